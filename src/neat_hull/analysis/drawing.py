@@ -1,0 +1,57 @@
+"""The boat's lines and the angler's body for the screen, from the same geometry that floats."""
+
+import numpy as np
+
+from neat_hull.analysis.rigging import floating_hull, seated_body, spot
+from neat_hull.model.figures import Drawing, Limb
+from neat_hull.model.setup import Setup
+from neat_hull.physics.body import HALF_SHOULDERS, Body
+from neat_hull.physics.lattice import outline_at
+from neat_hull.physics.reach import Zone, farthest_m
+
+_POINTS = 121
+_LIMB_WIDTH_M = {"trunk": 0.20, "head": 0.17, "upper arm": 0.085, "forearm": 0.07, "hand": 0.06,
+                 "thigh": 0.14, "shank": 0.10, "foot": 0.08}  # fmt: skip
+_BEARINGS_RAD = np.linspace(-np.pi, np.pi, 49)
+# Reach is mapped at the height of the lap, where most of what is handled on the water lies.
+_ZONE_OVER_SEAT_M = 0.20
+
+
+def drawing(setup: Setup) -> Drawing:
+    """Lines and body of a setup. Raises InputErrors for measures that mean nothing."""
+    hull, body = floating_hull(setup.boat).hull, seated_body(setup)
+    x = hull.x_aft_m + hull.length_m * 0.5 * (1 - np.cos(np.linspace(0, np.pi, _POINTS)))
+    outlines = [outline_at(hull, float(at)) for at in x]
+    widest = int(np.argmax([o[:, 0].max() for o in outlines]))
+    neck = next(s for s in body.segments if s.name == "trunk").far_m
+    out = np.array([0.0, HALF_SHOULDERS * body.stature_m, 0.0])
+    lap_m = setup.seat.z_m + _ZONE_OVER_SEAT_M
+    return Drawing(
+        x_m=x.tolist(),
+        half_breadth_m=[float(o[:, 0].max()) for o in outlines],
+        sheer_half_breadth_m=[float(o[-1, 0]) for o in outlines],
+        keel_z_m=[float(o[:, 1].min()) for o in outlines],
+        sheer_z_m=[float(o[-1, 1]) for o in outlines],
+        section=[(float(y), float(z)) for y, z in outlines[widest]],
+        section_x_m=float(x[widest]),
+        limbs=[
+            Limb(name=s.name, upper=spot(s.upper_m), far=spot(s.far_m),
+                 width_m=_LIMB_WIDTH_M[s.name])
+            for s in body.segments
+        ],
+        head_m=spot(next(s for s in body.segments if s.name == "head").far_m),
+        shoulders=[spot(neck + out), spot(neck - out)],
+        reach_m=body.grip_reach_m,
+        hand_zone=_zone_edge(body, frozenset({Zone.HAND}), lap_m),
+        lean_zone=_zone_edge(body, frozenset(Zone) - {Zone.OUT}, lap_m),
+        brace_gap_m=body.brace_gap_m,
+    )  # fmt: skip
+
+
+def _zone_edge(body: Body, zones: frozenset[Zone], z_m: float) -> list[tuple[float, float]]:
+    """Outline (x, y) of what is come by within `zones` at height z, about the hip."""
+    far = farthest_m(body, zones, _BEARINGS_RAD, z_m)
+    spots = body.hip_m[:2] + far[:, None] * np.column_stack(
+        (np.cos(_BEARINGS_RAD), np.sin(_BEARINGS_RAD))
+    )
+    return [(float(x), float(y)) for (x, y), d in zip(spots, far, strict=True) if d > 0]

@@ -1,0 +1,193 @@
+"""Everything live about a setup, in one pass."""
+
+import numpy as np
+
+from neat_hull.analysis import limits
+from neat_hull.analysis.rigging import Rigged, rig, spot
+from neat_hull.analysis.whereabouts import whereabouts
+from neat_hull.errors import DoesNotFloat, NoBalance
+from neat_hull.model.figures import (
+    Aboard,
+    Afloat,
+    Curve,
+    Figures,
+    Strip,
+    Verdict,
+    Weight,
+    WellState,
+)
+from neat_hull.model.setup import Setup
+from neat_hull.physics import hydrostatics, strip
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.balance import Rest
+from neat_hull.physics.reach import reach
+
+CURVE_DEG = np.arange(0.0, 61.0, 5.0)  # past 60° nobody is still sitting in it
+
+
+def evaluate(setup: Setup) -> Figures:
+    """Weigh, float and reach. A boat that sinks or rolls over is an answer here, no error.
+
+    Raises InputErrors for measures that mean nothing.
+    """
+    rigged = rig(setup)
+    weight, aboard = _weight(setup), _aboard(rigged)
+    density = rigged.water_density_kg_m3
+    try:
+        settled = hydrostatics.settle(rigged.floating, rigged.loads, density)
+    except (DoesNotFloat, NoBalance) as trouble:
+        return Figures(weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
+                       aboard=aboard, estimate=True)  # fmt: skip
+    return Figures(
+        weight=weight,
+        afloat=_afloat(rigged, settled),
+        trouble=None,
+        curve=_curve(settled),
+        strip=_strip(rigged, settled.rest),
+        aboard=aboard,
+        estimate=True,
+    )
+
+
+def require_afloat(setup: Setup) -> Figures:
+    """Evaluate, and raise DoesNotFloat where the boat cannot lift what is aboard."""
+    rigged = rig(setup)
+    rigged.floating.require_floats(rigged.loads.total_kg, rigged.water_density_kg_m3)
+    return evaluate(setup)
+
+
+def _weight(setup: Setup) -> Weight:
+    aboard = [setup.things[i] for i in setup.places]
+    gear, boat, angler = sum(t.mass_kg for t in aboard), setup.boat, setup.angler
+    carried = gear + angler.mass_kg
+    guessed = (
+        sum(t.mass_kg for t in aboard if t.evidence == "guess")
+        + (boat.hull_mass_kg if boat.hull_evidence == "guess" else 0.0)
+        + (angler.mass_kg if angler.evidence == "guess" else 0.0)
+    )
+    working = None if boat.rated_kg is None else boat.rated_kg * boat.working_share
+    verdict: Verdict | None = None
+    if boat.rated_kg is not None and working is not None:
+        verdict = limits.OF_WORKING_SHARE.verdict(carried / working)
+        if carried > boat.rated_kg:
+            verdict = "stop"
+    return Weight(
+        carried_kg=carried,
+        angler_kg=angler.mass_kg,
+        gear_kg=gear,
+        boat_kg=boat.hull_mass_kg,
+        all_up_kg=carried + boat.hull_mass_kg,
+        guessed_kg=guessed,
+        rated_kg=boat.rated_kg,
+        working_kg=working,
+        verdict=verdict,
+    )
+
+
+def _afloat(rigged: Rigged, settled: hydrostatics.Settled) -> Afloat:
+    rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
+    trim, heel = float(np.degrees(rest.trim_rad)), float(np.degrees(rest.heel_rad))
+    centre = rigged.loads.centre_m
+    wells = [
+        WellState(
+            name=well.name,
+            floor_over_water_m=over,
+            scuppers=well.scuppers,
+            flooded=flooded,
+            verdict=_well_verdict(over, well.scuppers == "open", flooded),
+        )
+        for well, over, flooded in zip(
+            rigged.setup.boat.wells, rest.wells_over_m, rest.flooded, strict=True
+        )
+    ]
+    return Afloat(
+        trim_deg=trim,
+        trim_verdict=limits.TRIM_DEG.verdict(abs(trim)),
+        heel_deg=heel,
+        heel_verdict=limits.LIST_DEG.verdict(abs(heel)),
+        offset_moment_kg_m=rigged.loads.total_kg * float(centre[1]),
+        draft_aft_m=rest.draft_aft_m,
+        draft_mid_m=rest.draft_mid_m,
+        draft_fwd_m=rest.draft_fwd_m,
+        gm_m=up.gm_m,
+        gm_verdict=limits.SEATED_GM_M.verdict(up.gm_m),
+        least_freeboard_m=rest.least_freeboard_m,
+        least_freeboard_x_m=rest.least_freeboard_x_m,
+        kg_per_cm=up.kg_per_cm_immersion,
+        wells=wells,
+        weight_at=spot(centre),
+        lift_at=(rest.lcb_m, rest.tcb_m, rest.vcb_m),
+    )
+
+
+def _well_verdict(over_m: float, drains: bool, flooded: bool) -> Verdict:
+    if flooded:
+        return "stop"
+    return limits.FLOOR_OVER_WATER_M.verdict(over_m) if drains else "fine"
+
+
+def _curve(settled: hydrostatics.Settled) -> Curve:
+    curve = hydrostatics.righting_curve(settled, np.radians(CURVE_DEG))
+    return Curve(
+        heel_deg=[float(h) for h in CURVE_DEG],
+        gz_m=[float(gz) if np.isfinite(gz) else None for gz in curve.gz_m],
+        deck_edge_deg=_first_zero(CURVE_DEG, curve.edge_over_m),
+    )
+
+
+def _first_zero(at: Array, height_m: Array) -> float | None:
+    """Where heights first come down to 0, straight between the steps of the curve."""
+    under = np.flatnonzero(~(height_m > 0))
+    if len(under) == 0:
+        return None
+    k = int(under[0])
+    if k == 0 or not np.isfinite(height_m[k]):
+        return float(at[k])
+    share = height_m[k - 1] / (height_m[k - 1] - height_m[k])
+    return float(at[k - 1] + share * (at[k] - at[k - 1]))
+
+
+def _strip(rigged: Rigged, state: Rest) -> Strip:
+    hull, boat = rigged.floating.hull, rigged.setup.boat
+    edges = strip.bin_edges_m(hull.x_aft_m, hull.x_fwd_m)
+    limbs = rigged.body.segments
+    mass = [s.mass_kg for s in limbs] + [float(m) for m in rigged.loads.mass_kg[2:]]
+    ends = [sorted((float(s.upper_m[0]), float(s.far_m[0]))) for s in limbs]
+    ends += [[s.aft_m, s.fwd_m] for s in rigged.stowed]
+    aft, fwd = np.array(ends).T
+    weight = strip.spread(edges, np.array(mass), aft, fwd).sum(axis=0) + strip.hull_spread(
+        edges, boat.hull_mass_kg, float(rigged.hull_at_m[0]), hull.x_aft_m, hull.x_fwd_m
+    )
+    lift_x, lift = strip.lift_per_m(rigged.floating, state, rigged.water_density_kg_m3)
+    return Strip(
+        edges_m=edges.tolist(),
+        weight_kg=weight.tolist(),
+        lift_x_m=lift_x.tolist(),
+        lift_kg_per_m=lift.tolist(),
+    )
+
+
+def _aboard(rigged: Rigged) -> list[Aboard]:
+    """Things aboard, bow to stern, with how each is come by."""
+    setup, hull = rigged.setup, rigged.floating.hull
+    grips = np.array([s.grip_m for s in rigged.stowed]).reshape(-1, 3)
+    found = []
+    for stowed, way in zip(rigged.stowed, reach(rigged.body, grips), strict=True):
+        place = setup.places[stowed.thing_id]
+        leans = way.zone not in ("hand", "out")
+        found.append(
+            Aboard(
+                thing_id=stowed.thing_id,
+                where=whereabouts(hull, setup.seat, place.x_m, place.y_m),
+                base_z_m=stowed.base_z_m,
+                rests=place.z_m is None,
+                centre=spot(stowed.centre_m),
+                tip=None if stowed.tip_m is None else spot(stowed.tip_m),
+                zone=way.zone.value,
+                lean_deg=float(np.degrees(way.lean_rad)) if leans else None,
+                pitch_deg=float(np.degrees(way.pitch_rad)) if leans else None,
+                twist_deg=float(np.degrees(way.twist_rad)) if leans else None,
+                short_m=way.short_m,
+            )
+        )
+    return sorted(found, key=lambda a: (-setup.places[a.thing_id].x_m, a.thing_id))

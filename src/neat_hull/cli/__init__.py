@@ -1,0 +1,1 @@
+"""The command line: the same calls as the API, printed."""

@@ -1,0 +1,53 @@
+"""The command `neat-hull`. Commands import what they need, so that each starts quickly."""
+
+import json
+import os
+import sys
+from pathlib import Path
+from typing import Annotated, NoReturn
+
+import typer
+
+from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance
+
+app = typer.Typer(
+    name="neat-hull",
+    help="Plan where everything goes on a fishing kayak, and see what the boat does with it.",
+    add_completion=False,
+    no_args_is_help=True,
+    pretty_exceptions_enable=False,
+)
+
+
+@app.callback()
+def _root() -> None:
+    """Keep one command from becoming the whole program."""
+
+
+@app.command(name="float")
+def float_(case: Annotated[Path, typer.Argument(help="A float case, JSON.")]) -> None:
+    """Print the hydrostatics of a bare case as JSON."""
+    from neat_hull.analysis.float_report import float_report
+    from neat_hull.files.float_case import read_float_case
+
+    try:
+        report = float_report(read_float_case(case))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+def _refuse(file: str, error: NeatHullError) -> NoReturn:
+    """One line that names the file, the field and what was wrong; then the exit status."""
+    line = " ".join(str(error).split())
+    typer.echo(f"neat-hull: {file}: {line}", err=True)
+    raise typer.Exit(3 if isinstance(error, DoesNotFloat | NoBalance) else 2)
+
+
+def run() -> None:
+    """Entry point. A closed pipe at the other end is no error of ours."""
+    try:
+        app()
+    except BrokenPipeError:
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        raise SystemExit(1) from None

@@ -1,0 +1,1 @@
+"""Files in and out; nothing here touches the database."""

@@ -1,0 +1,82 @@
+"""What every model has in common, and how its refusals are put into plain words."""
+
+from collections.abc import Iterable, Mapping
+from typing import Any
+
+from pydantic import BaseModel, ConfigDict
+
+from neat_hull.errors import InputError, InputErrors
+
+
+class Model(BaseModel):
+    """Frozen and strict: text is no number, NaN is no number, an unknown field is a mistake."""
+
+    model_config = ConfigDict(frozen=True, strict=True, extra="forbid", allow_inf_nan=False)
+
+
+_KIND = {
+    "float_type": "a number",
+    "int_type": "a whole number",
+    "string_type": "text",
+    "list_type": "a list",
+    "tuple_type": "a list",
+    "bool_type": "true or false",
+    "dict_type": "an object with named fields",
+    "model_type": "an object with named fields",
+    "model_attributes_type": "an object with named fields",
+}
+_CAME = {
+    str: "text",
+    bool: "true or false",
+    type(None): "nothing",
+    list: "a list",
+    dict: "an object",
+    float: "a number",
+    int: "a number",
+}
+
+
+def input_errors(errors: Iterable[Mapping[str, Any]], skip: int = 0) -> InputErrors:
+    """Translate Pydantic's error list; `skip` leading path parts name no field of the user's."""
+    return InputErrors([_one(error, skip) for error in errors])
+
+
+def _one(error: Mapping[str, Any], skip: int) -> InputError:
+    path = dotted(error["loc"][skip:])
+    return InputError(path, error.get("input"), _why(error))
+
+
+def dotted(parts: Iterable[str | int]) -> str:
+    """`("hull", "stations", 2, "x_m")` as `hull.stations[2].x_m`."""
+    path = ""
+    for part in parts:
+        path += f"[{part}]" if isinstance(part, int) else f".{part}" if path else str(part)
+    return path
+
+
+def _why(error: Mapping[str, Any]) -> str:
+    kind, context, came = error["type"], error.get("ctx", {}), error.get("input")
+    if kind == "missing":
+        return "is missing"
+    if kind == "extra_forbidden":
+        return "is not a field we know"
+    if kind in _KIND:
+        return f"must be {_KIND[kind]}, but {_CAME.get(type(came), 'something else')} came"
+    if kind == "finite_number":
+        return "must be a finite number"
+    if kind == "greater_than":
+        return f"must be more than {context['gt']:g}"
+    if kind == "greater_than_equal":
+        return f"must be {context['ge']:g} or more"
+    if kind == "less_than_equal":
+        return f"must be {context['le']:g} or less"
+    if kind == "literal_error":
+        return f"must be one of {context['expected']}"
+    if kind in ("too_short", "string_too_short"):
+        least = context.get("min_length", 1)
+        return "must not be empty" if least == 1 else f"needs at least {least} entries"
+    if kind in ("too_long", "string_too_long"):
+        return f"may have at most {context['max_length']} entries or characters"
+    if kind == "json_invalid":
+        return f"is not JSON: {context.get('error', error['msg'])}"
+    return str(error["msg"])

@@ -1,0 +1,159 @@
+"""What the core answers about a setup: figures with verdicts, ready to be drawn.
+
+Body axes as everywhere (x from the stern, y to port, z from the baseline); angles in degrees, for
+these leave the core.
+"""
+
+from typing import Literal
+
+from pydantic import BaseModel, ConfigDict
+
+Verdict = Literal["fine", "watch", "fix", "stop"]
+ReachZone = Literal["hand", "lean", "twist", "out"]
+Spot = tuple[float, float, float]
+
+
+class Answer(BaseModel):
+    """Base of all answers; frozen, but not strict: they are made by us."""
+
+    model_config = ConfigDict(frozen=True)
+
+
+class Weight(Answer):
+    """What is carried against the rating; the boat's own weight does not count to it."""
+
+    carried_kg: float
+    angler_kg: float
+    gear_kg: float
+    boat_kg: float
+    all_up_kg: float
+    guessed_kg: float
+    rated_kg: float | None
+    working_kg: float | None
+    verdict: Verdict | None
+
+
+class WellState(Answer):
+    """How far a well's floor stands over the water at its lowest corner; negative: under it."""
+
+    name: str
+    floor_over_water_m: float
+    scuppers: Literal["open", "plugged"]
+    flooded: bool
+    verdict: Verdict
+
+
+class Afloat(Answer):
+    """How the boat lies in the water. trim_deg is positive bow up, heel_deg starboard down."""
+
+    trim_deg: float
+    trim_verdict: Verdict
+    heel_deg: float
+    heel_verdict: Verdict
+    offset_moment_kg_m: float
+    draft_aft_m: float
+    draft_mid_m: float
+    draft_fwd_m: float
+    gm_m: float
+    gm_verdict: Verdict
+    least_freeboard_m: float
+    least_freeboard_x_m: float
+    kg_per_cm: float
+    wells: list[WellState]
+    weight_at: Spot
+    lift_at: Spot
+
+
+class Curve(Answer):
+    """Righting lever by heel; null where the boat goes under."""
+
+    heel_deg: list[float]
+    gz_m: list[float | None]
+    deck_edge_deg: float | None
+
+
+class Strip(Answer):
+    """Weight in bins along the boat, and lift per metre of length at x."""
+
+    edges_m: list[float]
+    weight_kg: list[float]
+    lift_x_m: list[float]
+    lift_kg_per_m: list[float]
+
+
+class Aboard(Answer):
+    """One thing aboard: resolved height, where it weighs, and how it is come by from the seat."""
+
+    thing_id: int
+    where: str
+    base_z_m: float
+    rests: bool
+    centre: Spot
+    tip: Spot | None
+    zone: ReachZone
+    lean_deg: float | None
+    pitch_deg: float | None
+    twist_deg: float | None
+    short_m: float
+
+
+class Figures(Answer):
+    """Everything live about a setup. `trouble` says why there is no `afloat`."""
+
+    weight: Weight
+    afloat: Afloat | None
+    trouble: str | None
+    curve: Curve | None
+    strip: Strip | None
+    aboard: list[Aboard]
+    estimate: bool
+
+
+class Limb(Answer):
+    """A segment of the angler, for drawing; width in m."""
+
+    name: str
+    upper: Spot
+    far: Spot
+    width_m: float
+
+
+class Drawing(Answer):
+    """The boat's lines and the angler's body, to scale.
+
+    plan: half-breadth of the hull at x_m; keel and sheer heights at the same places. section: port
+    half of the widest section, keel to sheer. reach_m is a straight arm; shoulders are its centres.
+    """
+
+    x_m: list[float]
+    half_breadth_m: list[float]
+    sheer_half_breadth_m: list[float]
+    keel_z_m: list[float]
+    sheer_z_m: list[float]
+    section: list[tuple[float, float]]
+    section_x_m: float
+    limbs: list[Limb]
+    head_m: Spot
+    shoulders: list[Spot]
+    reach_m: float
+    hand_zone: list[tuple[float, float]]
+    lean_zone: list[tuple[float, float]]
+    brace_gap_m: float
+
+
+class HowRow(Answer):
+    """One input or intermediate value; `kind` tells how its unit is shown."""
+
+    label: str
+    value: float
+    kind: Literal["mass", "length", "angle", "area", "volume", "moment", "ratio", "density"]
+
+
+class How(Answer):
+    """How a figure was computed: words, formula, values, and how sure it is."""
+
+    title: str
+    plain: str
+    formula: str
+    rows: list[HowRow]
+    sure: str

@@ -1,0 +1,183 @@
+"""The angler as a chain of segments: where the body is, and where it weighs.
+
+Segment masses and lengths as fractions of body mass and stature: Winter, *Biomechanics and Motor
+Control of Human Movement*, 4th ed., chapter 4 (after Dempster, and Drillis & Contini).
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from neat_hull.errors import InputError, InputErrors
+from neat_hull.physics.arrays import Array
+
+# Share of body mass, and centre of mass as a share of the segment from its upper joint.
+MASS_SHARE = {"trunk": 0.497, "head": 0.081, "upper arm": 0.028, "forearm": 0.016, "hand": 0.006,
+              "thigh": 0.100, "shank": 0.0465, "foot": 0.0145}  # fmt: skip
+CENTRE_SHARE = {"trunk": 0.5, "head": 1.0, "upper arm": 0.436, "forearm": 0.430, "hand": 0.506,
+                "thigh": 0.433, "shank": 0.433, "foot": 0.5}  # fmt: skip
+
+# Lengths and heights as shares of stature.
+HIP_HEIGHT, SHOULDER_HEIGHT, EYE_HEIGHT = 0.530, 0.818, 0.936
+TRUNK = SHOULDER_HEIGHT - HIP_HEIGHT
+HALF_SHOULDERS, HALF_HIPS = 0.129, 0.0955
+UPPER_ARM, FOREARM, HAND = 0.186, 0.146, 0.108
+THIGH, SHANK, FOOT = 0.245, 0.246, 0.152
+ANKLE_HEIGHT = 0.039
+GRIP_REACH = UPPER_ARM + FOREARM + HAND / 2  # shoulder to the middle of a closed hand
+
+# The hip joint of a sitter, from the corner of pan and back, as shares of stature: half the depth
+# and most of the thickness of the seat of the body (about 12 cm and 9 cm at 1.75 m).
+_HIP_FORWARD, _HIP_UP = 0.069, 0.051
+_REST_UPPER_ARM_RAD = np.radians(28.0)  # forward of hanging, hands about the lap
+_REST_FOREARM_RAD = np.radians(8.0)  # above level
+
+
+@dataclass(frozen=True)
+class Seat:
+    """Where the angler sits: corner of pan and back at (x, z), recline from upright, foot brace.
+
+    brace_x_m and brace_z_m are where the heels rest; y is the centreline.
+    """
+
+    x_m: float
+    z_m: float
+    recline_rad: float
+    brace_x_m: float
+    brace_z_m: float
+
+
+@dataclass(frozen=True, eq=False)
+class Segment:
+    """One segment from its upper joint to its far end, both (3,) m."""
+
+    name: str
+    mass_kg: float
+    upper_m: Array
+    far_m: Array
+
+    @property
+    def centre_m(self) -> Array:
+        """(3,) m: centre of mass."""
+        share = CENTRE_SHARE[self.name]
+        centre: Array = self.upper_m + share * (self.far_m - self.upper_m)
+        return centre
+
+
+@dataclass(frozen=True, eq=False)
+class Body:
+    """A posture: its segments, the hip it leans about, and how straight the legs are.
+
+    brace_gap_m is how far the brace lies beyond straight legs; 0 when it can be reached.
+    """
+
+    stature_m: float
+    segments: tuple[Segment, ...]
+    hip_m: Array
+    trunk_axis: Array
+    brace_gap_m: float
+
+    @property
+    def mass_kg(self) -> float:
+        """Sum of the segments, in kg."""
+        return sum(segment.mass_kg for segment in self.segments)
+
+    @property
+    def centre_m(self) -> Array:
+        """(3,) m: centre of mass of the whole body."""
+        moment = sum((s.mass_kg * s.centre_m for s in self.segments), np.zeros(3))
+        centre: Array = moment / self.mass_kg
+        return centre
+
+    @property
+    def grip_reach_m(self) -> float:
+        """Shoulder to closed hand with a straight arm, in m."""
+        return GRIP_REACH * self.stature_m
+
+
+def require_angler(mass_kg: float, stature_m: float) -> None:
+    """Refuse a body the segment tables do not speak of. Raises InputErrors naming the field."""
+    wrong = []
+    if not 25 <= mass_kg <= 250:
+        wrong.append(InputError("mass_kg", mass_kg, "an angler weighs between 25 kg and 250 kg"))
+    if not 1.2 <= stature_m <= 2.3:
+        wrong.append(InputError("stature_m", stature_m, "height lies between 120 cm and 230 cm"))
+    if wrong:
+        raise InputErrors(wrong)
+
+
+def seated(mass_kg: float, stature_m: float, seat: Seat) -> Body:
+    """Posture on the seat, heels on the brace, knees bent upward, hands about the lap."""
+    h = stature_m
+    hip = np.array([seat.x_m + _HIP_FORWARD * h, 0.0, seat.z_m + _HIP_UP * h])
+    axis = np.array([-np.sin(seat.recline_rad), 0.0, np.cos(seat.recline_rad)])
+    heel = np.array([seat.brace_x_m, 0.0, seat.brace_z_m])
+    knee, ankle, gap = _bend_leg(hip, heel, h)
+    toe = ankle + FOOT * h * np.array([np.sin(0.3), 0.0, np.cos(0.3)])
+    return _assemble(mass_kg, h, hip, axis, (knee, ankle, toe), gap)
+
+
+def standing(mass_kg: float, stature_m: float, x_m: float, floor_z_m: float) -> Body:
+    """Upright posture with the ankles over x, soles on the floor."""
+    h = stature_m
+    hip = np.array([x_m, 0.0, floor_z_m + HIP_HEIGHT * h])
+    knee = hip - np.array([0.0, 0.0, THIGH * h])
+    ankle = knee - np.array([0.0, 0.0, SHANK * h])
+    toe = ankle + np.array([FOOT * h, 0.0, -ANKLE_HEIGHT * h])
+    down = np.array([0.0, 0.0, -1.0])
+    return _assemble(mass_kg, h, hip, -down, (knee, ankle, toe), 0.0, arms=(down, down))
+
+
+def _bend_leg(hip: Array, heel: Array, stature_m: float) -> tuple[Array, Array, float]:
+    """Knee and ankle (3,) of a two-link leg in its upright plane, and what the heel falls short."""
+    thigh, shank = THIGH * stature_m, SHANK * stature_m
+    along = heel - hip
+    distance = float(np.linalg.norm(along))
+    along = along / distance
+    gap = max(0.0, distance - thigh - shank)
+    span = float(np.clip(distance, abs(thigh - shank) + 1e-6, thigh + shank))
+    cosine = (thigh**2 + span**2 - shank**2) / (2 * thigh * span)
+    rise = thigh * np.sqrt(max(0.0, 1 - cosine**2))
+    upward = np.array([-along[2], 0.0, along[0]])
+    knee = hip + thigh * cosine * along + rise * upward
+    return knee, hip + span * along, gap
+
+
+def _assemble(
+    mass_kg: float,
+    h: float,
+    hip: Array,
+    axis: Array,
+    leg: tuple[Array, Array, Array],
+    gap: float,
+    arms: tuple[Array, Array] | None = None,
+) -> Body:
+    neck = hip + TRUNK * h * axis
+    head = neck + (EYE_HEIGHT - SHOULDER_HEIGHT) * h * np.array([0.0, 0.0, 1.0])
+    segments = [
+        Segment("trunk", MASS_SHARE["trunk"] * mass_kg, hip, neck),
+        Segment("head", MASS_SHARE["head"] * mass_kg, neck, head),
+    ]
+    a, b = _REST_UPPER_ARM_RAD, _REST_FOREARM_RAD
+    hang, level = arms or (
+        np.array([np.sin(a), 0.0, -np.cos(a)]),
+        np.array([np.cos(b), 0.0, np.sin(b)]),
+    )
+    for side in (1.0, -1.0):
+        out = np.array([0.0, side, 0.0])
+        shoulder = neck + HALF_SHOULDERS * h * out
+        elbow = shoulder + UPPER_ARM * h * hang
+        wrist = elbow + FOREARM * h * level
+        tip = wrist + HAND * h * level
+        hips = HALF_HIPS * h * out
+        knee, ankle, toe = (joint + hips for joint in leg)
+        for name, upper, far in (
+            ("upper arm", shoulder, elbow),
+            ("forearm", elbow, wrist),
+            ("hand", wrist, tip),
+            ("thigh", hip + hips, knee),
+            ("shank", knee, ankle),
+            ("foot", ankle, toe),
+        ):
+            segments.append(Segment(name, MASS_SHARE[name] * mass_kg, upper, far))
+    return Body(h, tuple(segments), hip, axis, gap)
