@@ -10,8 +10,6 @@ from neat_hull.physics.lattice import outline_at
 from neat_hull.physics.reach import Zone, farthest_m
 
 _POINTS = 121
-_LIMB_WIDTH_M = {"trunk": 0.20, "head": 0.17, "upper arm": 0.085, "forearm": 0.07, "hand": 0.06,
-                 "thigh": 0.14, "shank": 0.10, "foot": 0.08}  # fmt: skip
 _BEARINGS_RAD = np.linspace(-np.pi, np.pi, 49)
 # Reach is mapped at the height of the lap, where most of what is handled on the water lies.
 _ZONE_OVER_SEAT_M = 0.20
@@ -36,7 +34,7 @@ def drawing(setup: Setup) -> Drawing:
         section_x_m=float(x[widest]),
         limbs=[
             Limb(name=s.name, upper=spot(s.upper_m), far=spot(s.far_m),
-                 width_m=_LIMB_WIDTH_M[s.name])
+                 width_m=s.thickness_m)
             for s in body.segments
         ],
         head_m=spot(next(s for s in body.segments if s.name == "head").far_m),

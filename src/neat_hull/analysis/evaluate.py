@@ -50,10 +50,12 @@ def evaluate(setup: Setup) -> Figures:
 
 
 def require_afloat(setup: Setup) -> Figures:
-    """Evaluate, and raise DoesNotFloat where the boat cannot lift what is aboard."""
-    rigged = rig(setup)
-    rigged.floating.require_floats(rigged.loads.total_kg, rigged.water_density_kg_m3)
-    return evaluate(setup)
+    """Evaluate, and raise DoesNotFloat or NoBalance where the boat cannot carry what is aboard."""
+    figures = evaluate(setup)
+    if figures.trouble is not None:
+        rigged = rig(setup)
+        hydrostatics.settle(rigged.floating, rigged.loads, rigged.water_density_kg_m3)
+    return figures
 
 
 def _weight(setup: Setup) -> Weight:
@@ -152,8 +154,7 @@ def _strip(rigged: Rigged, state: Rest) -> Strip:
     edges = strip.bin_edges_m(hull.x_aft_m, hull.x_fwd_m)
     limbs = rigged.body.segments
     mass = [s.mass_kg for s in limbs] + [float(m) for m in rigged.loads.mass_kg[2:]]
-    ends = [sorted((float(s.upper_m[0]), float(s.far_m[0]))) for s in limbs]
-    ends += [[s.aft_m, s.fwd_m] for s in rigged.stowed]
+    ends = [s.along_m for s in limbs] + [(s.aft_m, s.fwd_m) for s in rigged.stowed]
     aft, fwd = np.array(ends).T
     weight = strip.spread(edges, np.array(mass), aft, fwd).sum(axis=0) + strip.hull_spread(
         edges, boat.hull_mass_kg, float(rigged.hull_at_m[0]), hull.x_aft_m, hull.x_fwd_m

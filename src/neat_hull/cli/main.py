@@ -37,6 +37,26 @@ def float_(case: Annotated[Path, typer.Argument(help="A float case, JSON.")]) ->
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
 
 
+@app.command()
+def serve(
+    demo: Annotated[bool, typer.Option("--demo", help="Fill an empty data file.")] = False,
+    data: Annotated[Path, typer.Option(help="The data file.")] = Path("neat-hull.sqlite"),
+    host: Annotated[str, typer.Option(help="Loopback only unless told otherwise.")] = "127.0.0.1",
+    port: Annotated[int, typer.Option(min=1, max=65535)] = 8137,
+    screens: Annotated[
+        Path | None, typer.Option(help="The built screens, where they are not packed in.")
+    ] = None,
+) -> None:
+    """Start the application and print its address."""
+    from neat_hull.cli.serve import serve as start
+
+    try:
+        start(data=data, demo=demo, host=host, port=port, screens=screens)
+    except NeatHullError as error:
+        typer.echo(f"neat-hull: {error}", err=True)
+        raise typer.Exit(2) from None
+
+
 def _refuse(file: str, error: NeatHullError) -> NoReturn:
     """One line that names the file, the field and what was wrong; then the exit status."""
     line = " ".join(str(error).split())

@@ -7,7 +7,8 @@ from pydantic import Field
 from neat_hull.model.base import Model
 
 Evidence = Literal["weighed", "label", "guess"]
-Name = str
+Bottom = Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
+Chine = Literal["soft", "hard"]
 
 
 class TapeMeasures(Model):
@@ -23,8 +24,8 @@ class TapeMeasures(Model):
     stern_height_m: float
     rocker_bow_m: float
     rocker_stern_m: float
-    bottom: Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
-    chine: Literal["soft", "hard"]
+    bottom: Bottom
+    chine: Chine
 
 
 class WellBox(Model):

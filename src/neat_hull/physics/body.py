@@ -26,6 +26,11 @@ THIGH, SHANK, FOOT = 0.245, 0.246, 0.152
 ANKLE_HEIGHT = 0.039
 GRIP_REACH = UPPER_ARM + FOREARM + HAND / 2  # shoulder to the middle of a closed hand
 
+# How thick each segment is from front to back, in shares of stature: typical of a dressed adult.
+# For drawing, and for laying a segment's weight along the boat; its mass and centre are Winter's.
+THICKNESS = {"trunk": 0.125, "head": 0.100, "upper arm": 0.050, "forearm": 0.042, "hand": 0.036,
+             "thigh": 0.082, "shank": 0.060, "foot": 0.046}  # fmt: skip
+
 # The hip joint of a sitter, from the corner of pan and back, as shares of stature: half the depth
 # and most of the thickness of the seat of the body (about 12 cm and 9 cm at 1.75 m).
 _HIP_FORWARD, _HIP_UP = 0.069, 0.051
@@ -55,6 +60,7 @@ class Segment:
     mass_kg: float
     upper_m: Array
     far_m: Array
+    thickness_m: float
 
     @property
     def centre_m(self) -> Array:
@@ -62,6 +68,13 @@ class Segment:
         share = CENTRE_SHARE[self.name]
         centre: Array = self.upper_m + share * (self.far_m - self.upper_m)
         return centre
+
+    @property
+    def along_m(self) -> tuple[float, float]:
+        """What it takes up along the boat, m: about its centre, so that weight stays in place."""
+        half = abs(float(self.far_m[0] - self.upper_m[0])) / 2 + self.thickness_m / 2
+        middle = float(self.centre_m[0])
+        return middle - half, middle + half
 
 
 @dataclass(frozen=True, eq=False)
@@ -154,10 +167,7 @@ def _assemble(
 ) -> Body:
     neck = hip + TRUNK * h * axis
     head = neck + (EYE_HEIGHT - SHOULDER_HEIGHT) * h * np.array([0.0, 0.0, 1.0])
-    segments = [
-        Segment("trunk", MASS_SHARE["trunk"] * mass_kg, hip, neck),
-        Segment("head", MASS_SHARE["head"] * mass_kg, neck, head),
-    ]
+    parts = [("trunk", hip, neck), ("head", neck, head)]
     a, b = _REST_UPPER_ARM_RAD, _REST_FOREARM_RAD
     hang, level = arms or (
         np.array([np.sin(a), 0.0, -np.cos(a)]),
@@ -171,13 +181,16 @@ def _assemble(
         tip = wrist + HAND * h * level
         hips = HALF_HIPS * h * out
         knee, ankle, toe = (joint + hips for joint in leg)
-        for name, upper, far in (
+        parts += [
             ("upper arm", shoulder, elbow),
             ("forearm", elbow, wrist),
             ("hand", wrist, tip),
             ("thigh", hip + hips, knee),
             ("shank", knee, ankle),
             ("foot", ankle, toe),
-        ):
-            segments.append(Segment(name, MASS_SHARE[name] * mass_kg, upper, far))
-    return Body(h, tuple(segments), hip, axis, gap)
+        ]
+    segments = tuple(
+        Segment(name, MASS_SHARE[name] * mass_kg, upper, far, THICKNESS[name] * h)
+        for name, upper, far in parts
+    )
+    return Body(h, segments, hip, axis, gap)

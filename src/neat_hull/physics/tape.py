@@ -19,8 +19,8 @@ from neat_hull.physics.hull import Station
 Bottom = Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
 Chine = Literal["soft", "hard"]
 
-_STATIONS = 25
-_CROWDING = 0.5  # 0: stations evenly apart; 1: closest at the ends
+_STATIONS = 31
+_CROWDING = 0.8  # 0: stations evenly apart; 1: closest at the ends
 _FULLNESS = 1.2  # half-breadth^1.2 runs straight into the ends: a rounded, not a needle, tip
 _STEM_SHARE = {"bow": 0.10, "stern": 0.07}  # of the length, over which the keel sweeps up
 _STEM_RISE = 0.86  # of the height of the end, so that the tip keeps a short upright edge
@@ -140,7 +140,7 @@ def _section(tape: Tape, half_m: float, keel_m: float, sheer_m: float) -> Array:
     turn = _TURN_AT[tape.chine] * half_m
     fine = 1 - 2 * half_m / tape.beam_m  # 0 at the widest place, 1 at the ends
     rise = _BOTTOM_RISE[tape.bottom] * turn + 0.35 * fine**2 * depth * _BOTTOM_AT
-    rise = np.minimum(rise, 0.5 * depth)
+    rise = np.minimum(rise - rise.min(), 0.5 * depth)
     bottom = np.column_stack((turn * _BOTTOM_AT, keel_m + rise))
     start = bottom[-1]
     if tape.chine == "hard":

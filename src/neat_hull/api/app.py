@@ -1,0 +1,72 @@
+"""How the API and the screens are put together."""
+
+from pathlib import Path
+
+from fastapi import APIRouter, FastAPI
+from fastapi.exceptions import RequestValidationError
+from fastapi.routing import APIRoute
+from fastapi.staticfiles import StaticFiles
+from starlette.exceptions import HTTPException
+from starlette.responses import Response
+from starlette.types import Scope
+
+from neat_hull import __version__
+from neat_hull.api import changes, setups
+from neat_hull.api.guard import Guard
+from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body
+from neat_hull.api.state import SetupCache
+
+LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
+
+
+def create_app(
+    data: Path, screens: Path | None = None, hosts: frozenset[str] = LOOPBACK
+) -> FastAPI:
+    """The application over a data file that `open_store` made ready; `screens` is the built web."""
+    app = FastAPI(
+        title="Neat Hull",
+        version=__version__,
+        openapi_url="/api/openapi.json",
+        docs_url=None,
+        redoc_url=None,
+        generate_unique_id_function=_operation,
+        responses={422: {"model": Problem}, 404: {"model": Problem}, 409: {"model": Problem}},
+    )
+    app.state.data, app.state.cache = data, SetupCache()
+    v1 = APIRouter(prefix="/api/v1")
+    v1.include_router(setups.router)
+    v1.include_router(changes.router)
+    app.include_router(v1)
+    for kind in STATUS:
+        app.add_exception_handler(kind, answer)
+    app.add_exception_handler(RequestValidationError, refuse_body)
+    app.add_exception_handler(HTTPException, plain_http)
+    app.add_middleware(Guard, hosts=hosts)
+    app.add_api_route("/api/{rest:path}", _nothing_here, include_in_schema=False)
+    if screens is not None:
+        app.mount("/", Screens(directory=screens, html=True), name="screens")
+    return app
+
+
+def _operation(route: APIRoute) -> str:
+    return route.name
+
+
+def _nothing_here(rest: str) -> None:
+    raise HTTPException(404, f"there is nothing at /api/{rest}")
+
+
+class Screens(StaticFiles):
+    """The built screens; any path of theirs falls back to the one page."""
+
+    async def get_response(self, path: str, scope: Scope) -> Response:
+        """Files as they are; hashed ones may be kept for good, the page may not."""
+        try:
+            response = await super().get_response(path, scope)
+        except HTTPException as error:
+            if error.status_code != 404 or path.startswith(("api/", "assets/")):
+                raise
+            path, response = "index.html", await super().get_response("index.html", scope)
+        kept = "public, max-age=31536000, immutable"
+        response.headers["Cache-Control"] = kept if path.startswith("assets/") else "no-cache"
+        return response

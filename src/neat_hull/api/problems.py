@@ -1,0 +1,93 @@
+"""The one place where an error becomes a status, as application/problem+json (RFC 9457)."""
+
+from collections.abc import Sequence
+
+from fastapi import Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from pydantic import BaseModel
+from starlette.exceptions import HTTPException
+
+from neat_hull.errors import (
+    ConflictError,
+    DoesNotFloat,
+    InputError,
+    InputErrors,
+    NeatHullError,
+    NoBalance,
+    NotFoundError,
+    StoreError,
+)
+from neat_hull.model.base import input_errors
+
+STATUS: dict[type[NeatHullError], tuple[int, str]] = {
+    InputErrors: (422, "Something does not make sense"),
+    InputError: (422, "Something does not make sense"),
+    DoesNotFloat: (422, "The boat would not float"),
+    NoBalance: (422, "The boat finds no stable place"),
+    NotFoundError: (404, "Not here"),
+    ConflictError: (409, "The setup changed meanwhile"),
+    StoreError: (500, "The data file cannot be used"),
+}
+
+
+class FieldProblem(BaseModel):
+    """One field that was refused, and why, in words that read on after its name."""
+
+    field: str
+    why: str
+
+
+class Problem(BaseModel):
+    """What went wrong. `current` is the setup's present revision on a conflict."""
+
+    type: str
+    title: str
+    status: int
+    detail: str
+    fields: list[FieldProblem]
+    current: int | None
+
+
+def problem(
+    status: int,
+    title: str,
+    detail: str,
+    fields: Sequence[InputError] = (),
+    current: int | None = None,
+) -> JSONResponse:
+    """An answer of ours in the shape of `Problem`."""
+    body = Problem(
+        type="about:blank",
+        title=title,
+        status=status,
+        detail=detail,
+        fields=[FieldProblem(field=e.field, why=e.why) for e in fields],
+        current=current,
+    )
+    return JSONResponse(body.model_dump(), status, media_type="application/problem+json")
+
+
+def answer(_: Request, error: Exception) -> JSONResponse:
+    """Answer for an error of ours; an unlisted kind fails loudly."""
+    status, title = STATUS[type(error)]  # type: ignore[index]  # registered for our errors alone
+    fields: Sequence[InputError] = ()
+    if isinstance(error, InputErrors):
+        fields = error.errors
+    elif isinstance(error, InputError):
+        fields = [error]
+    current = error.current if isinstance(error, ConflictError) else None
+    return problem(status, title, str(error), fields, current)
+
+
+def refuse_body(_: Request, error: Exception) -> JSONResponse:
+    """Answer for a body or parameter that FastAPI could not read as our models."""
+    assert isinstance(error, RequestValidationError)
+    wrong = input_errors(error.errors(), skip=1)
+    return problem(422, "Something does not make sense", str(wrong), wrong.errors)
+
+
+def plain_http(_: Request, error: Exception) -> JSONResponse:
+    """Answer for what the framework refuses by itself: no such path, wrong method."""
+    assert isinstance(error, HTTPException)
+    return problem(error.status_code, str(error.detail), str(error.detail))

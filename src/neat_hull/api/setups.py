@@ -1,0 +1,119 @@
+"""Setups: list, read, start, try out, undo and redo."""
+
+from fastapi import APIRouter, Request
+from pydantic import Field
+
+from neat_hull.analysis.evaluate import evaluate, require_afloat
+from neat_hull.analysis.explain import Figure, explain
+from neat_hull.analysis.starting import FirstMeasures, starting_setup
+from neat_hull.api.state import Db, SetupCache, SetupState, draw, state_of
+from neat_hull.errors import InputError
+from neat_hull.model.base import Model
+from neat_hull.model.boat import Boat
+from neat_hull.model.figures import Answer, Drawing, Figures, How
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
+from neat_hull.store import history
+from neat_hull.store.connect import transaction
+from neat_hull.store.setups import SetupName, add_setup, list_setups, load_setup
+
+router = APIRouter(prefix="/setups", tags=["setups"])
+
+
+class Seen(Model):
+    """The revision a change is based on."""
+
+    revision: int
+
+
+class TrialPlace(Model):
+    """A thing put somewhere for a trial; no place takes it ashore."""
+
+    thing_id: int
+    place: Place | None
+
+
+class Trial(Model):
+    """What a preview changes; everything left out stays as kept."""
+
+    places: list[TrialPlace] = Field(default=[], max_length=1000)
+    boat: Boat | None = None
+    angler: Angler | None = None
+    seat: SeatPlace | None = None
+    water: Water | None = None
+
+
+class Preview(Answer):
+    """Figures of a trial; its drawing where boat, angler or seat were tried."""
+
+    figures: Figures
+    drawing: Drawing | None
+
+
+@router.get("")
+def setups(db: Db) -> list[SetupName]:
+    """All setups, oldest first."""
+    return list_setups(db)
+
+
+@router.post("", status_code=201)
+def start_setup(body: FirstMeasures, db: Db) -> SetupState:
+    """A new boat and angler from first measures, with nothing aboard yet."""
+    setup = starting_setup(body)
+    figures = require_afloat(setup)
+    with transaction(db):
+        setup_id = add_setup(db, setup)
+    return state_of(load_setup(db, setup_id), figures)
+
+
+@router.get("/{setup_id}")
+def setup(setup_id: int, db: Db) -> SetupState:
+    """A setup with its figures and drawing."""
+    return state_of(load_setup(db, setup_id))
+
+
+@router.post("/{setup_id}/preview")
+def preview(setup_id: int, body: Trial, db: Db, request: Request) -> Preview:
+    """Figures as they would be; computes and stores nothing."""
+    cache: SetupCache = request.app.state.cache
+    tried = _tried(cache.load(db, setup_id).setup, body)
+    shape = body.boat or body.angler or body.seat
+    return Preview(figures=evaluate(tried), drawing=draw(tried) if shape else None)
+
+
+@router.get("/{setup_id}/how/{figure}")
+def how(setup_id: int, figure: Figure, db: Db) -> How:
+    """How a figure was computed."""
+    return explain(load_setup(db, setup_id).setup, figure)
+
+
+@router.post("/{setup_id}/undo")
+def undo(setup_id: int, body: Seen, db: Db) -> SetupState:
+    """Take back the last step."""
+    with transaction(db):
+        history.undo(db, setup_id, body.revision)
+    return state_of(load_setup(db, setup_id))
+
+
+@router.post("/{setup_id}/redo")
+def redo(setup_id: int, body: Seen, db: Db) -> SetupState:
+    """Put the last undone step in force again."""
+    with transaction(db):
+        history.redo(db, setup_id, body.revision)
+    return state_of(load_setup(db, setup_id))
+
+
+def _tried(kept: Setup, trial: Trial) -> Setup:
+    places = dict(kept.places)
+    for one in trial.places:
+        if one.thing_id not in kept.things:
+            raise InputError("places", one.thing_id, f"there is no thing {one.thing_id}")
+        if one.place is None:
+            places.pop(one.thing_id, None)
+        else:
+            places[one.thing_id] = one.place
+    changed = {
+        name: getattr(trial, name)
+        for name in ("boat", "angler", "seat", "water")
+        if getattr(trial, name) is not None
+    }
+    return kept.model_copy(update={"places": places, **changed})

@@ -1,0 +1,83 @@
+"""What the screens hold of a setup: its data, its figures and its drawing in one answer."""
+
+from collections.abc import Iterator
+from functools import lru_cache
+from pathlib import Path
+from sqlite3 import Connection
+from typing import Annotated
+
+from fastapi import Depends, Request
+from pydantic import BaseModel
+
+from neat_hull.analysis.drawing import drawing
+from neat_hull.analysis.evaluate import evaluate
+from neat_hull.model.figures import Drawing, Figures
+from neat_hull.model.setup import Setup
+from neat_hull.store.connect import connect
+from neat_hull.store.setups import StoredSetup, load_setup, ticks
+
+
+class SetupState(BaseModel):
+    """A setup as kept at `revision`, with everything computed from it."""
+
+    setup_id: int
+    revision: int
+    saved_at: str
+    undo_label: str | None
+    redo_label: str | None
+    setup: Setup
+    figures: Figures
+    drawing: Drawing
+
+
+def open_db(request: Request) -> Iterator[Connection]:
+    """One connection for one request."""
+    db = connect(Path(request.app.state.data))
+    try:
+        yield db
+    finally:
+        db.close()
+
+
+# scope="function": closed before the answer goes out, so that nothing is answered and then fails.
+Db = Annotated[Connection, Depends(open_db, scope="function")]
+
+
+class SetupCache:
+    """The setups last read, so that a drag does not read the same rows sixty times a second."""
+
+    def __init__(self) -> None:
+        self._held: dict[int, tuple[int, StoredSetup]] = {}
+
+    def load(self, db: Connection, setup_id: int) -> StoredSetup:
+        """As `load_setup`, from memory while the file's clock has not moved."""
+        now = ticks(db)
+        held = self._held.get(setup_id)
+        if held is None or held[0] != now:
+            held = (now, load_setup(db, setup_id))
+            self._held[setup_id] = held
+        return held[1]
+
+
+def state_of(stored: StoredSetup, figures: Figures | None = None) -> SetupState:
+    """Everything about a stored setup; `figures` where the caller has them already."""
+    return SetupState(
+        setup_id=stored.setup_id,
+        revision=stored.revision,
+        saved_at=stored.saved_at,
+        undo_label=stored.undo_label,
+        redo_label=stored.redo_label,
+        setup=stored.setup,
+        figures=figures or evaluate(stored.setup),
+        drawing=draw(stored.setup),
+    )
+
+
+def draw(setup: Setup) -> Drawing:
+    """The drawing of a setup; it depends on boat, angler and seat alone and is kept by them."""
+    return _drawn(setup.model_copy(update={"things": {}, "places": {}}).model_dump_json())
+
+
+@lru_cache(maxsize=16)
+def _drawn(setup_json: str) -> Drawing:
+    return drawing(Setup.model_validate_json(setup_json))

@@ -1,0 +1,66 @@
+"""Running the server: the socket first, so that a busy port is one line and not a traceback."""
+
+import errno
+import socket
+from contextlib import suppress
+from pathlib import Path
+
+import typer
+import uvicorn
+
+from neat_hull.api.app import LOOPBACK, create_app
+from neat_hull.errors import StoreError
+from neat_hull.files.demo import demo_setups
+from neat_hull.store.connect import connect, open_store, transaction
+from neat_hull.store.setups import add_setup, list_setups, load_setup
+
+_CHECKOUT = Path(__file__).resolve().parents[3] / "web" / "dist"
+
+
+def serve(*, data: Path, demo: bool, host: str, port: int, screens: Path | None) -> None:
+    """Serve until Ctrl-C. Raises StoreError for a data file or an address that cannot be used."""
+    with _listen(host, port) as listening:
+        open_store(data)
+        if demo:
+            fill_with_demo(data)
+        screens = screens or (_CHECKOUT if (_CHECKOUT / "index.html").exists() else None)
+        app = create_app(data, screens, LOOPBACK | {host.lower()})
+        server = uvicorn.Server(uvicorn.Config(app, log_level="warning", access_log=False))
+        shown = f"[{host}]" if ":" in host else host
+        typer.echo(f"Neat Hull is at http://{shown}:{port}  (data: {data}; Ctrl-C stops it)")
+        with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
+            server.run(sockets=[listening])
+    typer.echo("Neat Hull has stopped; everything is saved.")
+
+
+def fill_with_demo(data: Path) -> None:
+    """Put the demo's setups into an empty data file; a file with setups stays as it is."""
+    db = connect(data)
+    try:
+        if list_setups(db):
+            return
+        with transaction(db):
+            first, *others = demo_setups()
+            beside = load_setup(db, add_setup(db, first))
+            for setup in others:
+                add_setup(db, setup, beside)
+    finally:
+        db.close()
+
+
+def _listen(host: str, port: int) -> socket.socket:
+    try:
+        family = socket.getaddrinfo(host, port, type=socket.SOCK_STREAM)[0][0]
+        listening = socket.socket(family, socket.SOCK_STREAM)
+        listening.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        listening.bind((host, port))
+    except socket.gaierror as error:
+        raise StoreError(f"{host}: is no address of this machine") from error
+    except OSError as error:
+        if error.errno == errno.EADDRINUSE:
+            raise StoreError(
+                f"port {port} is taken by another program; choose one with --port"
+            ) from error
+        raise StoreError(f"{host}:{port}: cannot be used: {error.strerror}") from error
+    listening.set_inheritable(True)
+    return listening

@@ -1,0 +1,15 @@
+-- name: at
+SELECT revision, done FROM setup WHERE id = :setup_id;
+
+-- name: forget_undone
+DELETE FROM step WHERE setup_id = :setup_id AND number > :done;
+
+-- name: add
+INSERT INTO step (setup_id, number, label, changes)
+VALUES (:setup_id, :number, :label, :changes);
+
+-- name: get
+SELECT label, changes FROM step WHERE setup_id = :setup_id AND number = :number;
+
+-- name: move
+UPDATE setup SET revision = revision + 1, done = :done, saved_at = :now WHERE id = :setup_id;

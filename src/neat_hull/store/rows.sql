@@ -1,0 +1,50 @@
+-- name: get_setup
+SELECT name, water, json(seat) AS seat FROM setup WHERE id = :key;
+
+-- name: put_setup
+UPDATE setup SET name = :name, water = :water, seat = :seat WHERE id = :key;
+
+-- name: get_boat
+SELECT body FROM boat WHERE id = :key;
+
+-- name: put_boat
+UPDATE boat SET body = :body WHERE id = :key;
+
+-- name: get_angler
+SELECT body FROM angler WHERE id = :key;
+
+-- name: put_angler
+UPDATE angler SET body = :body WHERE id = :key;
+
+-- name: all_things
+SELECT * FROM thing ORDER BY id;
+
+-- name: next_thing
+SELECT coalesce(max(id), 0) + 1 AS id FROM thing;
+
+-- name: get_thing
+SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m FROM thing WHERE id = :key;
+
+-- name: put_thing
+INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m)
+VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m)
+ON CONFLICT (id) DO UPDATE
+   SET name = excluded.name, shape = excluded.shape, mass_kg = excluded.mass_kg,
+       evidence = excluded.evidence, length_m = excluded.length_m, width_m = excluded.width_m,
+       height_m = excluded.height_m;
+
+-- name: drop_thing
+DELETE FROM thing WHERE id = :key;
+
+-- name: get_place
+SELECT x_m, y_m, z_m, turn_deg, tilt_deg FROM place WHERE setup_id = :setup_id AND thing_id = :key;
+
+-- name: put_place
+INSERT INTO place (setup_id, thing_id, x_m, y_m, z_m, turn_deg, tilt_deg)
+VALUES (:setup_id, :key, :x_m, :y_m, :z_m, :turn_deg, :tilt_deg)
+ON CONFLICT (setup_id, thing_id) DO UPDATE
+   SET x_m = excluded.x_m, y_m = excluded.y_m, z_m = excluded.z_m,
+       turn_deg = excluded.turn_deg, tilt_deg = excluded.tilt_deg;
+
+-- name: drop_place
+DELETE FROM place WHERE setup_id = :setup_id AND thing_id = :key;

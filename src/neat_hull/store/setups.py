@@ -1,0 +1,131 @@
+"""Whole setups: listed, read, and added."""
+
+import json
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from pathlib import Path
+from sqlite3 import Connection, Row
+
+from neat_hull.errors import NotFoundError
+from neat_hull.model.boat import Boat
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Thing
+from neat_hull.store.queries import read_queries
+from neat_hull.store.rows import SQL as ROWS
+from neat_hull.store.rows import put_row
+
+SQL = read_queries(Path(__file__).with_suffix(".sql"))
+
+
+@dataclass(frozen=True)
+class StoredSetup:
+    """A setup as kept, with what a reader needs to change it safely."""
+
+    setup_id: int
+    boat_id: int
+    angler_id: int
+    revision: int
+    saved_at: str
+    undo_label: str | None
+    redo_label: str | None
+    setup: Setup
+
+
+@dataclass(frozen=True)
+class SetupName:
+    """A line of the list of setups."""
+
+    setup_id: int
+    name: str
+    boat: str
+    saved_at: str
+
+
+def ticks(db: Connection) -> int:
+    """How many changes this file has seen."""
+    (count,) = db.execute(SQL["ticks"]).fetchone()
+    return int(count)
+
+
+def tick(db: Connection) -> None:
+    """Count a change."""
+    db.execute(SQL["tick"])
+
+
+def list_setups(db: Connection) -> list[SetupName]:
+    """All setups, oldest first."""
+    return [
+        SetupName(row["id"], row["name"], row["boat"], row["saved_at"])
+        for row in db.execute(SQL["list"])
+    ]
+
+
+def load_setup(db: Connection, setup_id: int) -> StoredSetup:
+    """One setup with its boat, its angler and the whole pile of gear. Raises NotFoundError."""
+    key = {"setup_id": setup_id}
+    row = db.execute(SQL["one"], key).fetchone()
+    if row is None:
+        raise NotFoundError(f"there is no setup {setup_id}")
+    labels = db.execute(SQL["labels"], {**key, "done": row["done"]}).fetchone()
+    setup = Setup(
+        name=row["name"],
+        boat=Boat.model_validate_json(row["boat"]),
+        angler=Angler.model_validate_json(row["angler"]),
+        water=row["water"],
+        seat=SeatPlace.model_validate_json(row["seat"]),
+        things={
+            r["id"]: Thing.model_validate(_without(r, "id")) for r in db.execute(ROWS["all_things"])
+        },
+        places={
+            r["thing_id"]: Place.model_validate(_without(r, "setup_id", "thing_id"))
+            for r in db.execute(SQL["places"], key)
+        },
+    )
+    return StoredSetup(
+        setup_id=setup_id,
+        boat_id=row["boat_id"],
+        angler_id=row["angler_id"],
+        revision=row["revision"],
+        saved_at=row["saved_at"],
+        undo_label=labels["undo"],
+        redo_label=labels["redo"],
+        setup=setup,
+    )
+
+
+def next_thing_id(db: Connection) -> int:
+    """An id no thing has."""
+    (thing_id,) = db.execute(ROWS["next_thing"]).fetchone()
+    return int(thing_id)
+
+
+def add_setup(db: Connection, setup: Setup, beside: StoredSetup | None = None) -> int:
+    """Keep a new setup and return its id; `beside` another it shares boat, angler and gear."""
+    if beside is None:
+        boat_id = db.execute(SQL["add_boat"], {"body": setup.boat.model_dump_json()}).lastrowid
+        angler_id = db.execute(
+            SQL["add_angler"], {"body": setup.angler.model_dump_json()}
+        ).lastrowid
+    else:
+        boat_id, angler_id = beside.boat_id, beside.angler_id
+    setup_id = db.execute(
+        SQL["add"],
+        {
+            "name": setup.name,
+            "boat_id": boat_id,
+            "angler_id": angler_id,
+            "water": setup.water,
+            "seat": json.dumps(setup.seat.model_dump()),
+            "now": datetime.now(UTC).isoformat(timespec="seconds"),
+        },
+    ).lastrowid
+    assert setup_id is not None, "sqlite gives a row id to every insert"
+    for thing_id, thing in setup.things.items():
+        put_row(db, setup_id, "thing", thing_id, thing.model_dump())
+    for thing_id, place in setup.places.items():
+        put_row(db, setup_id, "place", thing_id, place.model_dump())
+    tick(db)
+    return setup_id
+
+
+def _without(row: Row, *names: str) -> dict[str, object]:
+    return {name: row[name] for name in row.keys() if name not in names}  # noqa: SIM118 - iterating a Row gives values

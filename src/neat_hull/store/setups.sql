@@ -1,0 +1,35 @@
+-- name: ticks
+SELECT ticks FROM clock WHERE one = 1;
+
+-- name: tick
+UPDATE clock SET ticks = ticks + 1 WHERE one = 1;
+
+-- name: list
+SELECT setup.id, setup.name, boat.body ->> 'name' AS boat, setup.saved_at
+  FROM setup JOIN boat ON boat.id = setup.boat_id
+ ORDER BY setup.id;
+
+-- name: one
+SELECT setup.*, boat.body AS boat, angler.body AS angler
+  FROM setup
+  JOIN boat ON boat.id = setup.boat_id
+  JOIN angler ON angler.id = setup.angler_id
+ WHERE setup.id = :setup_id;
+
+-- name: places
+SELECT * FROM place WHERE setup_id = :setup_id;
+
+-- name: labels
+SELECT (SELECT label FROM step WHERE setup_id = :setup_id AND number = :done) AS undo,
+       (SELECT label FROM step WHERE setup_id = :setup_id AND number = :done + 1) AS redo;
+
+-- name: add_boat
+INSERT INTO boat (body) VALUES (:body);
+
+-- name: add_angler
+INSERT INTO angler (body) VALUES (:body);
+
+-- name: add
+INSERT INTO setup (name, boat_id, angler_id, water, seat, saved_at)
+VALUES (:name, :boat_id, :angler_id, :water, :seat, :now);
+

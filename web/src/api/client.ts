@@ -1,0 +1,71 @@
+/** The one fetch client. A refusal becomes a Refusal with the server's words; no answer, Offline. */
+import createClient from 'openapi-fetch'
+import type { Readable } from 'openapi-typescript-helpers'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type SetupState = Schemas['SetupState']
+export type Setup = SetupState['setup']
+export type Preview = Schemas['Preview']
+export type Figures = Schemas['Figures']
+export type Drawing = Schemas['Drawing']
+export type Aboard = Schemas['Aboard']
+export type Thing = Schemas['Thing']
+export type Place = Schemas['Place']
+export type Boat = Schemas['Boat']
+export type Angler = Schemas['Angler']
+export type SeatPlace = Schemas['SeatPlace']
+export type Trial = Schemas['Trial']
+export type Verdict = Schemas['Afloat']['gm_verdict']
+export type Problem = Schemas['Problem']
+export type How = Schemas['How']
+
+export const api = createClient<paths>({ baseUrl: '/' })
+
+/** The server understood and said no. */
+export class Refusal extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+}
+
+/** There was no answer at all. */
+export class Offline extends Error {}
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+/** Return the data of a call, or throw Refusal or Offline. */
+export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>
+  try {
+    answer = await call
+  } catch {
+    throw new Offline('The server cannot be reached.')
+  }
+  if (answer.data !== undefined) return answer.data
+  const problem = answer.error as Problem | undefined
+  throw new Refusal(
+    problem?.detail !== undefined
+      ? problem
+      : {
+          type: 'about:blank',
+          title: 'Something went wrong',
+          status: answer.response.status,
+          detail: `The server answered ${answer.response.status}.`,
+          fields: [],
+          current: null,
+        },
+  )
+}
+
+/** `ask` for a whole state; openapi-fetch forgets how long tuples are, this says it again. */
+export const askState = (call: Promise<Answer<Readable<SetupState>>>): Promise<SetupState> =>
+  ask(call) as Promise<SetupState>
+
+/** The same for a preview. */
+export const askPreview = (call: Promise<Answer<Readable<Preview>>>): Promise<Preview> =>
+  ask(call) as Promise<Preview>

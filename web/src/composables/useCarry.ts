@@ -1,0 +1,52 @@
+/**
+ * Carries one thing with the pointer, from the shelf or about the boat. Pointer capture keeps the
+ * moves coming; Esc or a lost pointer puts everything back.
+ */
+import { onScopeDispose, ref } from 'vue'
+
+export interface CarryHandlers {
+  move: (event: PointerEvent) => void
+  drop: (event: PointerEvent) => void
+  cancel: () => void
+}
+
+const SLACK_PX = 3 // less is a click, not a drag
+
+export function useCarry() {
+  const carrying = ref(false)
+  let end: ((kept: PointerEvent | null) => void) | null = null
+
+  function pickUp(event: PointerEvent, handlers: CarryHandlers): void {
+    if (event.button !== 0) return
+    end?.(null)
+    const target = event.currentTarget as Element
+    const from = { x: event.clientX, y: event.clientY }
+    const listening = new AbortController()
+    const options = { signal: listening.signal }
+    target.setPointerCapture(event.pointerId)
+
+    const move = (e: Event) => {
+      const at = e as PointerEvent
+      const far = Math.hypot(at.clientX - from.x, at.clientY - from.y) > SLACK_PX
+      if (far) carrying.value = true
+      if (carrying.value) handlers.move(at)
+    }
+    end = (kept) => {
+      end = null
+      listening.abort()
+      if (target.hasPointerCapture(event.pointerId)) target.releasePointerCapture(event.pointerId)
+      const carried = carrying.value
+      carrying.value = false
+      if (!carried) return
+      if (kept) handlers.drop(kept)
+      else handlers.cancel()
+    }
+    target.addEventListener('pointermove', move, options)
+    target.addEventListener('pointerup', (e) => end?.(e as PointerEvent), options)
+    target.addEventListener('pointercancel', () => end?.(null), options)
+    window.addEventListener('keydown', (e) => e.key === 'Escape' && end?.(null), options)
+  }
+
+  onScopeDispose(() => end?.(null))
+  return { carrying, pickUp }
+}

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+/** The boat from astern in still water, leaned as computed; port is on the left. */
+import { computed } from 'vue'
+import type { Drawing, Figures } from '@/api/client'
+import { path, type Point } from '@/geometry/sheet'
+
+const props = defineProps<{
+  drawing: Drawing
+  afloat: Figures['afloat'] | null
+  width: number
+  height: number
+}>()
+
+const scale = computed(() => Math.min((props.width - 14) / 0.98, (props.height - 26) / 1.2))
+const heel = computed(() => props.afloat?.heel_deg ?? 0)
+const water_z = computed(() => {
+  const a = props.afloat
+  if (!a) return 0
+  const { x_m } = props.drawing
+  const share = (props.drawing.section_x_m - x_m[0]!) / (x_m.at(-1)! - x_m[0]!)
+  return a.draft_aft_m + share * (a.draft_fwd_m - a.draft_aft_m)
+})
+const level = computed(() => props.height - 0.2 * scale.value)
+
+const at = (y_m: number, z_m: number): Point => [
+  props.width / 2 - y_m * scale.value,
+  level.value - (z_m - water_z.value) * scale.value,
+]
+const hull = computed(() => {
+  const port = props.drawing.section.map(([y, z]) => at(y, z))
+  const starboard = props.drawing.section.map(([y, z]) => at(-y, z)).reverse()
+  return path([...starboard, ...port], true)
+})
+const limbs = computed(() =>
+  props.drawing.limbs
+    .filter((limb) => ['trunk', 'upper arm'].includes(limb.name))
+    .map((limb) => ({
+      from: at(limb.upper[1], limb.upper[2]),
+      to: at(limb.far[1], limb.far[2]),
+      width: (limb.name === 'trunk' ? 0.3 : limb.width_m) * scale.value,
+    })),
+)
+const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2]))
+</script>
+
+<template>
+  <g>
+    <rect class="frame" :width="width" :height="height" rx="8" />
+    <text class="title" x="8" y="15">From astern</text>
+    <rect
+      class="water"
+      x="1"
+      :y="level"
+      :width="width - 2"
+      :height="Math.max(0, height - level - 1)"
+    />
+    <g :transform="`rotate(${heel} ${width / 2} ${level})`">
+      <line
+        v-for="(limb, i) in limbs"
+        :key="i"
+        class="limb"
+        :x1="limb.from[0]"
+        :y1="limb.from[1]"
+        :x2="limb.to[0]"
+        :y2="limb.to[1]"
+        :stroke-width="limb.width"
+      />
+      <circle class="head" :cx="head[0]" :cy="head[1]" :r="0.09 * scale" />
+      <path class="hull" :d="hull" />
+    </g>
+    <line class="surface" x1="1" :x2="width - 1" :y1="level" :y2="level" />
+    <text class="side" x="8" :y="height - 6">port</text>
+    <text class="side end" :x="width - 8" :y="height - 6">starb.</text>
+  </g>
+</template>
+
+<style scoped>
+.frame {
+  fill: var(--card);
+  stroke: var(--line);
+}
+.title,
+.side {
+  fill: var(--soft);
+  font-size: 11px;
+}
+.side {
+  font-size: 10px;
+}
+.end {
+  text-anchor: end;
+}
+.water {
+  fill: var(--water);
+}
+.surface {
+  stroke: var(--pick);
+  stroke-width: 1.5;
+  stroke-opacity: 0.7;
+}
+.hull {
+  fill: var(--deck);
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.limb {
+  stroke: var(--skin);
+  stroke-linecap: round;
+  stroke-opacity: 0.85;
+}
+.head {
+  fill: var(--skin);
+}
+</style>

@@ -1,0 +1,282 @@
+<script setup lang="ts">
+/**
+ * The sheet: the boat from above, from the side and from astern, and the load strip, on one ruler.
+ * Owns the scale and the pointer; says where a thing is dragged to, in boat metres.
+ */
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import type { Boat, Drawing, Figures, SeatPlace } from '@/api/client'
+import type { Units } from '@/edge/units'
+import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from '@/geometry/sheet'
+import { alongRuler } from '@/geometry/things'
+import type { Overlay } from '@/stores/look'
+import AnglerShape from './AnglerShape.vue'
+import AsternView from './AsternView.vue'
+import HullPlan from './HullPlan.vue'
+import HullSide from './HullSide.vue'
+import LoadStrip from './LoadStrip.vue'
+import ReachZones from './ReachZones.vue'
+import RulerMarks from './RulerMarks.vue'
+import ThingShape from './ThingShape.vue'
+import type { Drawn } from './types'
+
+const props = defineProps<{
+  boat: Boat
+  seat: SeatPlace
+  drawing: Drawing
+  figures: Figures
+  things: Drawn[]
+  ghosts: Drawn[]
+  overlays: readonly Overlay[]
+  units: Units
+  labels: ReadonlyMap<number, string>
+}>()
+const emit = defineEmits<{
+  pick: [id: number | null]
+  grab: [event: PointerEvent, id: number, view: 'plan' | 'side']
+  key: [event: KeyboardEvent, id: number]
+}>()
+
+const frame = useTemplateRef<HTMLDivElement>('frame')
+const svg = ref<SVGSVGElement | null>(null)
+const { width, height } = useElementSize(frame)
+
+const sheet = computed(() =>
+  layOut(
+    Math.max(320, width.value),
+    Math.max(420, height.value),
+    props.drawing.x_m[0]!,
+    props.drawing.x_m.at(-1)!,
+  ),
+)
+const on = (overlay: Overlay) => props.overlays.includes(overlay)
+const chosen = computed(() => props.things.find((thing) => thing.selected))
+const band = computed(() => {
+  if (!chosen.value) return null
+  const [aft, fwd] = alongRuler(chosen.value)
+  return { x: toX(sheet.value, fwd), width: Math.max(2, (fwd - aft) * sheet.value.scale) }
+})
+const marks = computed(() => {
+  const a = props.figures.afloat
+  if (!a) return null
+  const s = sheet.value
+  return {
+    weight: {
+      x: toX(s, a.weight_at[0]),
+      plan: planY(s, a.weight_at[1]),
+      side: sideY(s, a.weight_at[2]),
+    },
+    lift: { x: toX(s, a.lift_at[0]), plan: planY(s, a.lift_at[1]), side: sideY(s, a.lift_at[2]) },
+  }
+})
+const ordered = computed(() =>
+  [...props.things].sort((a, b) => Number(a.selected) - Number(b.selected)),
+)
+const inset = computed(() => ({
+  width: Math.min(112, sheet.value.width * 0.2),
+  height: Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
+  // On a narrow sheet the bow leaves no room above it, but the water does below.
+  top:
+    sheet.value.scale > 130
+      ? sheet.value.sideTop + 25
+      : sheet.value.sideBottom -
+        6 -
+        Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
+}))
+
+/** Where a pointer stands on the boat; `inside` tells whether it is over that view. */
+function toBoat(event: PointerEvent, view: 'plan' | 'side') {
+  const box = svg.value?.getBoundingClientRect() ?? { left: 0, top: 0 }
+  const [px, py] = [event.clientX - box.left, event.clientY - box.top]
+  const s = sheet.value
+  const inPlan = px >= 0 && px <= s.width && py >= s.planTop && py <= s.planBottom
+  const inSide = px >= 0 && px <= s.width && py > s.sideTop && py <= s.sideBottom
+  return {
+    x_m: fromX(s, px),
+    y_m: fromPlanY(s, py),
+    z_m: fromSideY(s, py),
+    inside: view === 'plan' ? inPlan : inSide,
+  }
+}
+
+/** Put the keyboard on a thing, for those who came from the list. */
+function focusThing(id: number): void {
+  svg.value?.querySelector<SVGGElement>(`.plan [data-thing="${id}"]`)?.focus()
+}
+
+defineExpose({ toBoat, focusThing })
+</script>
+
+<template>
+  <div ref="frame" class="frame">
+    <svg
+      ref="svg"
+      :width="sheet.width"
+      :height="sheet.height"
+      :viewBox="`0 0 ${sheet.width} ${sheet.height}`"
+      role="group"
+      aria-label="The boat to scale, bow at the left"
+      @pointerdown="emit('pick', null)"
+    >
+      <defs>
+        <clipPath id="plan-clip">
+          <rect
+            x="0"
+            :y="sheet.planTop"
+            :width="sheet.width"
+            :height="sheet.planBottom - sheet.planTop"
+          />
+        </clipPath>
+        <clipPath id="side-clip">
+          <rect
+            x="0"
+            :y="sheet.sideTop"
+            :width="sheet.width"
+            :height="sheet.sideBottom - sheet.sideTop"
+          />
+        </clipPath>
+      </defs>
+      <rect
+        class="lake"
+        x="1"
+        :y="sheet.planTop"
+        :width="sheet.width - 2"
+        :height="sheet.planBottom - sheet.planTop"
+      />
+      <g clip-path="url(#side-clip)">
+        <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" />
+      </g>
+      <RulerMarks
+        :sheet="sheet"
+        :length_m="drawing.x_m.at(-1)! - drawing.x_m[0]!"
+        :imperial="units === 'imperial'"
+      />
+      <rect
+        v-if="band"
+        class="band"
+        :x="band.x"
+        :width="band.width"
+        :y="sheet.planTop"
+        :height="sheet.stripBottom - sheet.planTop - 2"
+      />
+
+      <g class="plan" clip-path="url(#plan-clip)">
+        <HullPlan :sheet="sheet" :drawing="drawing" :boat="boat" />
+        <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" />
+        <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="plan" />
+        <ThingShape
+          v-for="ghost in ghosts"
+          :key="`ghost${ghost.id}`"
+          :sheet="sheet"
+          :drawn="ghost"
+          view="plan"
+          label=""
+          :named="false"
+        />
+        <ThingShape
+          v-for="thing in ordered"
+          :key="thing.id"
+          :sheet="sheet"
+          :drawn="thing"
+          view="plan"
+          :label="labels.get(thing.id) ?? thing.thing.name"
+          :named="on('names')"
+          @grab="emit('grab', $event, thing.id, 'plan')"
+          @key="emit('key', $event, thing.id)"
+          @pick="emit('pick', thing.id)"
+        />
+        <g v-if="on('balance') && marks" class="marks">
+          <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
+          <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
+        </g>
+        <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" names />
+        <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
+        <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 17">starboard</text>
+        <text class="bearing" :x="sheet.width - 10" :y="sheet.planBottom - 8">port</text>
+      </g>
+
+      <g class="side" clip-path="url(#side-clip)">
+        <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="side" />
+        <ThingShape
+          v-for="ghost in ghosts"
+          :key="`ghost${ghost.id}`"
+          :sheet="sheet"
+          :drawn="ghost"
+          view="side"
+          label=""
+          :named="false"
+        />
+        <ThingShape
+          v-for="thing in ordered"
+          :key="thing.id"
+          :sheet="sheet"
+          :drawn="thing"
+          view="side"
+          :label="labels.get(thing.id) ?? thing.thing.name"
+          :named="false"
+          @grab="emit('grab', $event, thing.id, 'side')"
+        />
+        <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />
+        <g v-if="on('balance') && marks" class="marks">
+          <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
+          <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />
+        </g>
+        <text class="view" x="12" :y="sheet.sideTop + 17">From the side</text>
+      </g>
+      <g :transform="`translate(12 ${inset.top})`">
+        <AsternView
+          :drawing="drawing"
+          :afloat="figures.afloat"
+          :width="inset.width"
+          :height="inset.height"
+        />
+      </g>
+      <LoadStrip :sheet="sheet" :figures="figures" :units="units" />
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  flex: 1;
+  min-height: 0;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+}
+svg {
+  display: block;
+  user-select: none;
+}
+.lake {
+  fill: var(--water-pale);
+}
+.band {
+  fill: var(--pick);
+  fill-opacity: 0.09;
+  pointer-events: none;
+}
+.marks {
+  pointer-events: none;
+}
+.marks .weight {
+  stroke: var(--stop);
+  stroke-width: 2.4;
+}
+.marks .lift {
+  fill: none;
+  stroke: var(--pick);
+  stroke-width: 2.2;
+}
+.view,
+.bearing {
+  fill: var(--soft);
+  font-size: 12px;
+  pointer-events: none;
+}
+.bearing {
+  font-size: 11px;
+  text-anchor: end;
+}
+</style>

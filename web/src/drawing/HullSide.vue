@@ -1,0 +1,91 @@
+<script setup lang="ts">
+/** The bare boat from the side, and the water at its computed draft and slope. */
+import { computed } from 'vue'
+import type { Boat, Drawing, Figures } from '@/api/client'
+import { path, sideOutline, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
+
+const props = defineProps<{
+  sheet: Sheet
+  drawing: Drawing
+  boat: Boat
+  afloat: Figures['afloat'] | null
+  front?: boolean
+}>()
+
+/** Water plane on the centreline, carried on past both ends of the boat. */
+const surface = computed<[Point, Point] | null>(() => {
+  const a = props.afloat
+  const { x_m } = props.drawing
+  if (!a || x_m.length === 0) return null
+  const [aft, fwd] = [x_m[0]!, x_m.at(-1)!]
+  const slope = (a.draft_fwd_m - a.draft_aft_m) / (fwd - aft)
+  const at = (px: number): Point => {
+    const x = props.sheet.bow_x_m - (px - props.sheet.left) / props.sheet.scale
+    return [px, sideY(props.sheet, a.draft_aft_m + slope * (x - aft))]
+  }
+  return [at(1), at(props.sheet.width - 1)]
+})
+const water = computed(() =>
+  surface.value
+    ? path(
+        [
+          ...surface.value,
+          [props.sheet.width - 1, props.sheet.sideBottom],
+          [1, props.sheet.sideBottom],
+        ],
+        true,
+      )
+    : '',
+)
+</script>
+
+<template>
+  <g v-if="!front">
+    <path class="water" :d="water" />
+    <path class="hull" :d="sideOutline(sheet, drawing)" />
+    <line
+      v-for="well in boat.wells"
+      :key="well.name"
+      class="floor"
+      :x1="toX(sheet, well.x_fwd_m)"
+      :x2="toX(sheet, well.x_aft_m)"
+      :y1="sideY(sheet, well.floor_z_m)"
+      :y2="sideY(sheet, well.floor_z_m)"
+    />
+  </g>
+  <g v-else-if="surface">
+    <path class="veil" :d="water" />
+    <path class="surface" :d="path(surface)" />
+    <text class="label" :x="sheet.width - 8" :y="surface[1][1] + 14">waterline</text>
+  </g>
+</template>
+
+<style scoped>
+.water {
+  fill: var(--water);
+}
+.veil {
+  fill: var(--water);
+  fill-opacity: 0.45;
+  pointer-events: none;
+}
+.surface {
+  stroke: var(--pick);
+  stroke-width: 2;
+  pointer-events: none;
+}
+.hull {
+  fill: var(--deck);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.floor {
+  stroke: var(--soft);
+  stroke-dasharray: 5 4;
+}
+.label {
+  fill: var(--pick);
+  font-size: 11px;
+  text-anchor: end;
+}
+</style>

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+/** Weight along the boat as bars, and the lift of the water hanging below, on one scale. */
+import { computed } from 'vue'
+import type { Figures } from '@/api/client'
+import { number, unitOf, type Units } from '@/edge/units'
+import { path, toX, type Sheet } from '@/geometry/sheet'
+
+const props = defineProps<{ sheet: Sheet; figures: Figures; units: Units }>()
+
+const BIN_M = 0.1 // what the label says: weight for every 10 cm
+
+const density = computed(() => {
+  const strip = props.figures.strip
+  if (!strip) return null
+  const bars = strip.weight_kg.map((kg, i) => ({
+    aft: strip.edges_m[i]!,
+    fwd: strip.edges_m[i + 1]!,
+    kg_per_m: kg / (strip.edges_m[i + 1]! - strip.edges_m[i]!),
+  }))
+  const most = Math.max(...bars.map((bar) => bar.kg_per_m), 1)
+  const deepest = Math.max(...strip.lift_kg_per_m, 1)
+  const up = (props.sheet.stripBase - props.sheet.stripTop - 26) / most
+  const down = (props.sheet.stripBottom - props.sheet.stripBase - 22) / deepest
+  return { bars, px: Math.min(up, down), lift: strip, most }
+})
+const bars = computed(
+  () =>
+    density.value?.bars.map((bar) => ({
+      x: toX(props.sheet, bar.fwd),
+      width: toX(props.sheet, bar.aft) - toX(props.sheet, bar.fwd) - 1.5,
+      height: bar.kg_per_m * density.value!.px,
+    })) ?? [],
+)
+const lift = computed(() => {
+  const d = density.value
+  if (!d) return ''
+  const at = d.lift.lift_x_m.map(
+    (x, i) =>
+      [toX(props.sheet, x), props.sheet.stripBase + d.lift.lift_kg_per_m[i]! * d.px] as const,
+  )
+  const ends = d.bars
+  const close = [toX(props.sheet, ends.at(-1)!.fwd), toX(props.sheet, d.lift.lift_x_m[0]!)] as const
+  return path([[close[1], props.sheet.stripBase], ...at, [close[0], props.sheet.stripBase]], true)
+})
+const acts = computed(() => {
+  const a = props.figures.afloat
+  if (!a) return null
+  const from = (x: number) => number(props.sheet.bow_x_m - x, 'length', props.units, 0)
+  return {
+    weight: { x: toX(props.sheet, a.weight_at[0]), text: `weight acts at ${from(a.weight_at[0])}` },
+    lift: { x: toX(props.sheet, a.lift_at[0]), text: `lift acts at ${from(a.lift_at[0])}` },
+  }
+})
+const peak = computed(() => {
+  if (!density.value) return ''
+  const per = props.units === 'metric' ? BIN_M : 0.3048
+  return number(density.value.most * per, 'mass', props.units)
+})
+const per = computed(() => (props.units === 'metric' ? '10 cm' : 'foot'))
+</script>
+
+<template>
+  <g>
+    <text class="title" x="12" :y="sheet.stripTop + 14">
+      Weight along the boat, against the lift of the water
+      <tspan v-if="sheet.width > 520" class="unit"
+        >({{ unitOf('mass', units) }} per {{ per }}; most {{ peak }})</tspan
+      >
+    </text>
+    <template v-if="density && acts">
+      <rect
+        v-for="(bar, i) in bars"
+        :key="i"
+        class="bar"
+        :x="bar.x"
+        :y="sheet.stripBase - bar.height"
+        :width="bar.width"
+        :height="bar.height"
+      />
+      <path class="lift" :d="lift" />
+      <line
+        class="weight-line"
+        :x1="acts.weight.x"
+        :x2="acts.weight.x"
+        :y1="sheet.stripTop + 20"
+        :y2="sheet.stripBase"
+      />
+      <text class="weight-text" :x="acts.weight.x + 5" :y="sheet.stripTop + 28">
+        {{ acts.weight.text }}
+      </text>
+      <line
+        class="lift-line"
+        :x1="acts.lift.x"
+        :x2="acts.lift.x"
+        :y1="sheet.stripBase"
+        :y2="sheet.stripBottom - 6"
+      />
+      <text class="lift-text" :x="acts.lift.x - 5" :y="sheet.stripBottom - 6">
+        {{ acts.lift.text }}
+      </text>
+    </template>
+  </g>
+</template>
+
+<style scoped>
+.title {
+  fill: var(--soft);
+  font-size: 12px;
+}
+.unit {
+  font-size: 11px;
+}
+.bar {
+  fill: var(--skin);
+  fill-opacity: 0.8;
+}
+.lift {
+  fill: var(--water);
+  stroke: var(--pick);
+  stroke-width: 1.6;
+}
+.weight-line,
+.lift-line {
+  stroke-dasharray: 3 3;
+}
+.weight-line {
+  stroke: var(--stop);
+}
+.lift-line {
+  stroke: var(--pick);
+}
+.weight-text,
+.lift-text {
+  font-size: 11px;
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 3px;
+}
+.weight-text {
+  fill: var(--stop);
+}
+.lift-text {
+  fill: var(--pick);
+  text-anchor: end;
+}
+</style>

@@ -1,0 +1,128 @@
+/** The one place where SI meets what people type and read; conversions exact by definition. */
+export type Units = 'metric' | 'imperial'
+export type Kind = 'mass' | 'length' | 'angle' | 'area' | 'volume' | 'moment' | 'ratio' | 'density'
+
+export const M_PER_INCH = 0.0254
+export const KG_PER_POUND = 0.45359237
+const M_PER_FOOT = 12 * M_PER_INCH
+const GROUP_LB_FT = KG_PER_POUND * M_PER_FOOT
+
+interface Shown {
+  per: number
+  unit: string
+  digits: number
+}
+
+const SHOWN: Record<Units, Record<Kind, Shown>> = {
+  metric: {
+    mass: { per: 1, unit: 'kg', digits: 1 },
+    length: { per: 0.01, unit: 'cm', digits: 1 },
+    angle: { per: 1, unit: '°', digits: 2 },
+    area: { per: 1, unit: 'm²', digits: 3 },
+    volume: { per: 0.001, unit: 'L', digits: 1 },
+    moment: { per: 1, unit: 'kg·m', digits: 2 },
+    ratio: { per: 0.01, unit: '%', digits: 0 },
+    density: { per: 1, unit: 'kg/m³', digits: 0 },
+  },
+  imperial: {
+    mass: { per: KG_PER_POUND, unit: 'lb', digits: 1 },
+    length: { per: M_PER_INCH, unit: 'in', digits: 1 },
+    angle: { per: 1, unit: '°', digits: 2 },
+    area: { per: M_PER_FOOT ** 2, unit: 'ft²', digits: 2 },
+    volume: { per: M_PER_FOOT ** 3, unit: 'ft³', digits: 2 },
+    moment: { per: GROUP_LB_FT, unit: 'lb·ft', digits: 2 },
+    ratio: { per: 0.01, unit: '%', digits: 0 },
+    density: { per: KG_PER_POUND / M_PER_FOOT ** 3, unit: 'lb/ft³', digits: 1 },
+  },
+}
+
+export function unitOf(kind: Kind, units: Units): string {
+  return SHOWN[units][kind].unit
+}
+
+/** The bare number of an SI value in the user's units, without a minus on a rounded zero. */
+export function number(value: number, kind: Kind, units: Units, digits?: number): string {
+  const { per, digits: usual } = SHOWN[units][kind]
+  const text = (value / per).toFixed(digits ?? usual)
+  return Number(text) === 0 ? text.replace('-', '') : text
+}
+
+/** An SI value with its unit: `12.5 cm`, `40 %`, `1.3°`. */
+export function show(value: number, kind: Kind, units: Units, digits?: number): string {
+  const unit = unitOf(kind, units)
+  return `${number(value, kind, units, digits)}${unit === '°' ? '' : '\u00a0'}${unit}`
+}
+
+/** A boat's length as people say it: `366 cm`, or `12′ 0″`. */
+export function showLong(value_m: number, units: Units): string {
+  if (units === 'metric') return show(value_m, 'length', units, 0)
+  const inches = Math.round((value_m / M_PER_INCH) * 2) / 2
+  return `${Math.floor(inches / 12)}′\u00a0${inches % 12}″`
+}
+
+const LENGTH: Record<string, number> = {
+  mm: 0.001,
+  cm: 0.01,
+  m: 1,
+  in: M_PER_INCH,
+  inch: M_PER_INCH,
+  inches: M_PER_INCH,
+  '"': M_PER_INCH,
+  '″': M_PER_INCH,
+  '”': M_PER_INCH,
+  "''": M_PER_INCH,
+  ft: M_PER_FOOT,
+  foot: M_PER_FOOT,
+  feet: M_PER_FOOT,
+  "'": M_PER_FOOT,
+  '′': M_PER_FOOT,
+  '’': M_PER_FOOT,
+}
+const MASS: Record<string, number> = {
+  kg: 1,
+  g: 0.001,
+  lb: KG_PER_POUND,
+  lbs: KG_PER_POUND,
+  pound: KG_PER_POUND,
+  pounds: KG_PER_POUND,
+  oz: KG_PER_POUND / 16,
+}
+const ANGLE: Record<string, number> = { '°': 1, deg: 1 }
+const RATIO: Record<string, number> = { '%': 0.01 }
+const WORDS: Partial<Record<Kind, Record<string, number>>> = {
+  length: LENGTH,
+  mass: MASS,
+  angle: ANGLE,
+  ratio: RATIO,
+}
+const PART = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*([a-z%°]+|''|["'′″’”])?\s*/i
+const FEET = M_PER_FOOT
+
+/**
+ * Read what was typed as SI, or return null: `12'6"`, `12 ft 6 in`, `381 cm`, `3 lb 4 oz`; a bare
+ * number is in the user's units, and a bare one after feet is inches.
+ */
+export function parse(text: string, kind: Kind, units: Units): number | null {
+  const words = WORDS[kind] ?? {}
+  let rest = text.trim().replace(/−/g, '-')
+  if (rest === '') return null
+  let total = 0
+  let before: number | null = null
+  while (rest !== '') {
+    const part = PART.exec(rest)
+    if (!part) return null
+    const amount = Number(part[1]!.replace(',', '.'))
+    const word = part[2]?.toLowerCase()
+    let per = word === undefined ? SHOWN[units][kind].per : words[word]
+    if (word === undefined && before !== null) {
+      if (kind !== 'length' || before !== FEET) return null
+      per = M_PER_INCH
+    }
+    if (per === undefined || !Number.isFinite(amount)) return null
+    if (before !== null && (per >= before || amount < 0)) return null
+    total = total < 0 ? total - amount * per : total + amount * per
+    before = per
+    rest = rest.slice(part[0].length)
+  }
+  return total
+}

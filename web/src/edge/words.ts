@@ -1,0 +1,102 @@
+/** The words people use at the ramp, from signed figures in the body frame. */
+import type { Aboard, Verdict } from '@/api/client'
+import { show, type Units } from './units'
+
+export const VERDICT_WORD: Record<Verdict, string> = {
+  fine: 'fine',
+  watch: 'watch',
+  fix: 'fix',
+  stop: 'stop',
+}
+
+/** Trim is positive bow up; people name the end that is down. */
+export function trimWords(trim_deg: number): string {
+  const size = Math.abs(trim_deg).toFixed(1)
+  if (size === '0.0') return 'level, bow to stern'
+  return `${size}° ${trim_deg > 0 ? 'stern' : 'bow'} down`
+}
+
+/** Heel is positive starboard down. */
+export function listWords(heel_deg: number): string {
+  const size = Math.abs(heel_deg).toFixed(1)
+  if (size === '0.0') return 'level, side to side'
+  return `${size}° to ${heel_deg > 0 ? 'starboard' : 'port'}`
+}
+
+/** y is positive to port. */
+export function sideWords(y_m: number, units: Units): string {
+  const size = show(Math.abs(y_m), 'length', units, 0)
+  if (Math.abs(y_m) < 0.005) return 'on the centreline'
+  return `${size} to ${y_m > 0 ? 'port' : 'starboard'}`
+}
+
+export const ZONE_WORD: Record<Aboard['zone'], string> = {
+  hand: 'in hand',
+  lean: 'with a lean',
+  twist: 'with a twist',
+  out: 'out of reach',
+}
+
+/** Short enough for a list row. */
+export const ZONE_TAG: Record<Aboard['zone'], string> = {
+  hand: 'hand',
+  lean: 'lean',
+  twist: 'twist',
+  out: 'out',
+}
+
+export const EVIDENCE_WORD = {
+  weighed: 'weighed',
+  label: 'from a label',
+  guess: 'a guess',
+} as const
+
+const FIELD: Record<string, string> = {
+  length_m: 'Length',
+  beam_m: 'Beam at the widest',
+  beam_at_m: 'Widest place, from the bow',
+  beam_fore_quarter_m: 'Beam a quarter from the bow',
+  beam_aft_quarter_m: 'Beam a quarter from the stern',
+  depth_m: 'Depth amidships',
+  bow_height_m: 'Height of the bow',
+  stern_height_m: 'Height of the stern',
+  rocker_bow_m: 'Keel rise at the bow',
+  rocker_stern_m: 'Keel rise at the stern',
+  bottom: 'Bottom',
+  chine: 'Turn of the bilge',
+  hull_mass_kg: 'Weight of the boat',
+  rated_kg: "Maker's rating",
+  working_share: 'Working share',
+  stature_m: 'Height of the angler',
+  angler_mass_kg: 'Weight of the angler',
+  mass_kg: 'Weight',
+  name: 'Name',
+  setup_name: 'Name of the setup',
+  boat_name: 'Name of the boat',
+  angler_name: 'Name of the angler',
+  width_m: 'Width',
+  height_m: 'Height',
+  x_m: 'Distance from the bow',
+  y_m: 'Distance from the centreline',
+  z_m: 'Height',
+  turn_deg: 'Turn',
+  tilt_deg: 'Tilt',
+  recline_deg: 'Recline',
+  brace_x_m: 'Foot brace, distance from the bow',
+  brace_z_m: 'Foot brace, height',
+  x_aft_m: 'After end',
+  x_fwd_m: 'Forward end',
+  half_breadth_m: 'Half breadth',
+  floor_z_m: 'Floor height',
+  rim_z_m: 'Rim height',
+  tape: 'Measures',
+  place: 'This place',
+}
+
+/** The last part of a field path in plain words; `boat.tape.beam_m` is the beam. */
+export function fieldWords(path: string): string {
+  const last = path.split('.').at(-1) ?? path
+  const bare = last.replace(/\[\d+\]/g, '')
+  if (path.startsWith('angler') && bare === 'mass_kg') return 'Weight of the angler'
+  return FIELD[bare] ?? bare
+}

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+/** The shelf ashore, and everything aboard from bow to stern, by where it is on the boat. */
+import { computed, nextTick, ref, watch } from 'vue'
+import type { Aboard, Place, Thing } from '@/api/client'
+import { number, type Units } from '@/edge/units'
+import { ZONE_TAG, ZONE_WORD } from '@/edge/words'
+import EvidenceMark from '@/marks/EvidenceMark.vue'
+import PlaceEditor from './PlaceEditor.vue'
+
+const props = defineProps<{
+  things: Record<string, Thing>
+  places: ReadonlyMap<number, Place>
+  aboard: Aboard[]
+  ashore: number[]
+  selected: number | null
+  bow_x_m: number
+  units: Units
+  dropping: boolean
+}>()
+const emit = defineEmits<{
+  pick: [id: number | null]
+  grab: [event: PointerEvent, id: number]
+  board: [id: number]
+  place: [id: number, place: Place]
+  ashore: [id: number]
+  edit: [id: number | null]
+  key: [event: KeyboardEvent, id: number]
+}>()
+
+const search = defineModel<string>('search', { default: '' })
+const field = ref<{ focus: () => void } | null>(null)
+
+const found = (id: number) =>
+  props.things[String(id)]?.name.toLowerCase().includes(search.value.trim().toLowerCase()) ?? false
+const shelf = computed(() => props.ashore.filter(found))
+const groups = computed(() => {
+  const groups = new Map<string, Aboard[]>()
+  for (const row of props.aboard.filter((one) => found(one.thing_id)))
+    groups.set(row.where, [...(groups.get(row.where) ?? []), row])
+  return [...groups].map(([where, rows]) => ({ where, rows }))
+})
+watch(
+  () => props.selected,
+  async (id) => {
+    await nextTick()
+    const row = document.querySelector(`[data-aboard="${id}"]`)
+    row?.parentElement?.scrollIntoView({ block: 'nearest' })
+  },
+)
+const thing = (id: number): Thing => props.things[String(id)]!
+
+defineExpose({ focusSearch: () => field.value?.focus() })
+</script>
+
+<template>
+  <div class="lists">
+    <div class="tools">
+      <el-input
+        ref="field"
+        v-model="search"
+        size="small"
+        placeholder="Find a thing"
+        aria-label="Find a thing"
+        clearable
+        @keydown.esc="search = ''"
+      >
+        <template #suffix><kbd v-if="!search">/</kbd></template>
+      </el-input>
+      <el-button size="small" data-testid="add-thing" @click="emit('edit', null)">Add…</el-button>
+    </div>
+
+    <section class="shelf" :class="{ dropping }" aria-label="Ashore" data-testid="shelf">
+      <h2>Ashore — drag aboard</h2>
+      <p v-if="ashore.length === 0" class="empty">Everything you own is aboard.</p>
+      <button
+        v-for="id in shelf"
+        :key="id"
+        type="button"
+        class="row"
+        :data-shelf="id"
+        :title="`${thing(id).name}: drag it aboard, or press Enter`"
+        @pointerdown="emit('grab', $event, id)"
+        @keydown.enter.prevent="emit('board', id)"
+        @dblclick="emit('edit', id)"
+      >
+        <EvidenceMark :evidence="thing(id).evidence" />
+        <span class="name">{{ thing(id).name }}</span>
+        <span class="num">{{ number(thing(id).mass_kg, 'mass', units) }}</span>
+      </button>
+    </section>
+
+    <section class="aboard" aria-label="Aboard, bow to stern" data-testid="aboard">
+      <h2>Aboard, bow to stern</h2>
+      <p v-if="aboard.length === 0" class="empty">
+        Nothing yet. Drag a thing from the shelf onto the boat, or press Enter on it; then move it
+        with the arrow keys.
+      </p>
+      <template v-for="group in groups" :key="group.where">
+        <h3>{{ group.where }}</h3>
+        <div v-for="row in group.rows" :key="row.thing_id">
+          <button
+            type="button"
+            class="row"
+            :class="{ chosen: row.thing_id === selected }"
+            :aria-expanded="row.thing_id === selected"
+            :data-aboard="row.thing_id"
+            @click="emit('pick', row.thing_id === selected ? null : row.thing_id)"
+            @keydown="emit('key', $event, row.thing_id)"
+          >
+            <EvidenceMark :evidence="thing(row.thing_id).evidence" />
+            <span class="name">{{ thing(row.thing_id).name }}</span>
+            <span class="zone" :class="row.zone" :title="ZONE_WORD[row.zone]">{{
+              ZONE_TAG[row.zone]
+            }}</span>
+            <span class="num">{{ number(thing(row.thing_id).mass_kg, 'mass', units) }}</span>
+          </button>
+          <PlaceEditor
+            v-if="row.thing_id === selected && places.get(row.thing_id)"
+            :place="places.get(row.thing_id)!"
+            :thing="thing(row.thing_id)"
+            :aboard="row"
+            :bow_x_m="bow_x_m"
+            :units="units"
+            @place="emit('place', row.thing_id, $event)"
+            @ashore="emit('ashore', row.thing_id)"
+            @edit="emit('edit', row.thing_id)"
+          />
+        </div>
+      </template>
+    </section>
+    <p class="legend">
+      <EvidenceMark evidence="weighed" /> weighed <EvidenceMark evidence="label" /> label
+      <EvidenceMark evidence="guess" /> guess
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.lists {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  height: 100%;
+  min-height: 0;
+}
+.tools {
+  display: flex;
+  gap: 6px;
+}
+.shelf {
+  flex: none;
+  max-height: 32%;
+  margin: 0 -6px;
+  padding: 2px 6px 4px;
+  overflow-y: auto;
+  border: 1px dashed transparent;
+  border-radius: 8px;
+}
+.shelf.dropping {
+  border-color: var(--pick);
+  background: var(--pick-pale);
+}
+.aboard {
+  flex: 1;
+  min-height: 0;
+  margin: 0 -6px;
+  padding: 0 6px;
+  overflow-y: auto;
+}
+h3 {
+  margin: 6px 0 2px;
+  color: var(--soft);
+  font-size: 12px;
+  font-weight: 400;
+}
+.row {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  width: 100%;
+  height: 26px;
+  margin-bottom: 3px;
+  padding: 0 7px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 13px;
+  text-align: left;
+  cursor: pointer;
+}
+.shelf .row {
+  cursor: grab;
+  touch-action: none;
+}
+.row:hover {
+  border-color: var(--soft);
+}
+.row.chosen {
+  margin-bottom: 0;
+  border-color: var(--pick);
+  border-radius: 6px 6px 0 0;
+  background: var(--pick-pale);
+}
+.row svg {
+  flex: none;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.num {
+  min-width: 30px;
+  color: var(--soft);
+  text-align: right;
+}
+.shelf .num,
+.zone {
+  margin-left: auto;
+}
+.zone {
+  flex: none;
+  color: var(--soft);
+  font-size: 11px;
+}
+.zone.hand {
+  color: var(--fine);
+}
+.zone.out {
+  color: var(--fix);
+}
+.empty {
+  margin: 2px 0 6px;
+  color: var(--soft);
+}
+.legend {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  margin: 0;
+  color: var(--soft);
+  font-size: 12px;
+}
+.legend svg:not(:first-child) {
+  margin-left: 8px;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+/** How a figure was computed: words, formula, inputs and values between, and how sure it is. */
+import { ref, watch } from 'vue'
+import { api, ask, type How, Refusal } from '@/api/client'
+import { show, type Units } from '@/edge/units'
+
+const props = defineProps<{
+  setup_id: number
+  revision: number
+  figure: 'weight' | 'trim' | 'list' | 'gm' | 'wells' | null
+  units: Units
+}>()
+const emit = defineEmits<{ close: [] }>()
+
+const how = ref<How | null>(null)
+const trouble = ref('')
+
+watch(
+  () => [props.figure, props.revision] as const,
+  async ([figure]) => {
+    how.value = null
+    trouble.value = ''
+    if (!figure) return
+    try {
+      how.value = await ask(
+        api.GET('/api/v1/setups/{setup_id}/how/{figure}', {
+          params: { path: { setup_id: props.setup_id, figure } },
+        }),
+      )
+    } catch (error) {
+      trouble.value = error instanceof Refusal ? error.problem.detail : String(error)
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <el-drawer
+    :model-value="figure !== null"
+    :title="how?.title ?? 'How it was computed'"
+    size="380"
+    @close="emit('close')"
+  >
+    <p v-if="trouble" class="stop">{{ trouble }}</p>
+    <template v-if="how">
+      <p>{{ how.plain }}</p>
+      <p class="formula">{{ how.formula }}</p>
+      <table data-testid="how-rows">
+        <tbody>
+          <tr v-for="row in how.rows" :key="row.label">
+            <th scope="row">{{ row.label }}</th>
+            <td class="num">{{ show(row.value, row.kind, units) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">{{ how.sure }}</p>
+    </template>
+  </el-drawer>
+</template>
+
+<style scoped>
+.formula {
+  padding: 8px 10px;
+  border-left: 3px solid var(--pick);
+  background: var(--paper);
+  font-family: var(--mono);
+  font-size: 12px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+  text-align: left;
+}
+td {
+  text-align: right;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+/** All keys of the bench. */
+const open = defineModel<boolean>({ required: true })
+
+const KEYS: [string, string][] = [
+  ['← → ↑ ↓', 'move 1 cm: bow, stern, starboard, port'],
+  ['Shift + arrow', 'move 5 cm'],
+  ['Alt + arrow', 'move 1 mm'],
+  ['M', 'mirror to the other side'],
+  ['R · Shift + R', 'turn 15° to port · to starboard'],
+  ['[ · ]', 'next thing toward the bow · the stern'],
+  ['A', 'put ashore'],
+  ['Enter on the shelf', 'put aboard, behind the seat'],
+  ['/', 'find a thing'],
+  ['1 … 4', 'overlays: reach, body, balance, names'],
+  ['H', 'how the trim was computed'],
+  ['Ctrl + Z', 'undo'],
+  ['Ctrl + Shift + Z', 'redo'],
+  ['Esc', 'put it down, drop the drag'],
+  ['?', 'these keys'],
+]
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Keys" width="440" align-center>
+    <dl>
+      <template v-for="[keys, what] in KEYS" :key="keys">
+        <dt>
+          <kbd>{{ keys }}</kbd>
+        </dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+  </el-dialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 6px 10px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+/** A spirit level: the bubble goes to the high side. */
+import { computed } from 'vue'
+
+const props = defineProps<{
+  /** degrees by which the left end of the vial stands high */
+  leftHigh_deg: number
+  leftName: string
+  rightName: string
+}>()
+
+const FULL_DEG = 4 // the bubble touches the end
+const at = computed(() => {
+  const share = Math.max(-1, Math.min(1, props.leftHigh_deg / FULL_DEG))
+  return `calc(${50 - 42 * share}% - 15px)`
+})
+</script>
+
+<template>
+  <div class="row" aria-hidden="true">
+    <span>{{ leftName }}</span>
+    <div class="vial"><i class="frame" /><i class="bubble" :style="{ left: at }" /></div>
+    <span>{{ rightName }}</span>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 2px 0 10px;
+  color: var(--soft);
+  font-size: 11px;
+}
+.vial {
+  position: relative;
+  flex: 1;
+  height: 20px;
+  border: 1px solid var(--vial-low);
+  border-radius: 10px;
+  background: linear-gradient(var(--vial-high), var(--vial-low));
+}
+.frame {
+  position: absolute;
+  inset: 0 calc(50% - 19px);
+  border-right: 1.5px solid var(--vial-line);
+  border-left: 1.5px solid var(--vial-line);
+}
+.bubble {
+  position: absolute;
+  top: 3px;
+  width: 30px;
+  height: 12px;
+  border: 1px solid var(--vial-line);
+  border-radius: 7px;
+  background: rgb(255 255 255 / 70%);
+  transition: left 120ms ease-out;
+}
+</style>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** The measures of a boat, each with where to hold the tape. */
+import type { Boat } from '@/api/client'
+import type { Units } from '@/edge/units'
+import { BOTTOMS, MEASURES } from './measures'
+import ChoiceGroup from './ChoiceGroup.vue'
+import QuantityInput from './QuantityInput.vue'
+
+type Tape = Boat['tape']
+const tape = defineModel<Tape>({ required: true })
+defineProps<{ units: Units; wrong: (field: string) => string }>()
+</script>
+
+<template>
+  <div class="tape">
+    <template v-for="measure in MEASURES" :key="measure.field">
+      <label :title="measure.where">{{ measure.label }}</label>
+      <QuantityInput
+        :label="`${measure.label}: ${measure.where}`"
+        kind="length"
+        :units="units"
+        :model-value="tape[measure.field]"
+        :wrong="wrong(`tape.${measure.field}`)"
+        :testid="measure.field"
+        @update:model-value="tape = { ...tape, [measure.field]: $event }"
+      />
+      <p class="where">{{ measure.where }}</p>
+    </template>
+    <label>Bottom</label>
+    <el-select
+      :model-value="tape.bottom"
+      size="small"
+      aria-label="Shape of the bottom"
+      @update:model-value="tape = { ...tape, bottom: $event }"
+    >
+      <el-option v-for="one in BOTTOMS" :key="one.value" :value="one.value" :label="one.label" />
+    </el-select>
+    <p class="where">look along it from the stern, boat turned over</p>
+    <label>Turn of the bilge</label>
+    <ChoiceGroup
+      :model-value="tape.chine"
+      label="Turn of the bilge"
+      :options="[
+        ['soft', 'soft'],
+        ['hard', 'hard'],
+      ]"
+      @update:model-value="tape = { ...tape, chine: $event }"
+    />
+    <p class="where">round to the hand, or an edge</p>
+  </div>
+</template>
+
+<style scoped>
+.tape {
+  display: grid;
+  grid-template-columns: 132px 118px 1fr;
+  gap: 6px 10px;
+  align-items: start;
+}
+label {
+  padding-top: 3px;
+}
+.where {
+  margin: 0;
+  padding-top: 4px;
+  color: var(--soft);
+  font-size: 12px;
+  line-height: 1.3;
+}
+</style>

@@ -1,0 +1,318 @@
+/** The open setup: what is kept, what is being tried, and every change of it. */
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import {
+  api,
+  ask,
+  askPreview,
+  askState,
+  Offline,
+  Refusal,
+  type Angler,
+  type Boat,
+  type Drawing,
+  type Figures,
+  type Place,
+  type Schemas,
+  type SeatPlace,
+  type SetupState,
+  type Thing,
+  type Trial,
+} from '@/api/client'
+
+type Call = (setup_id: number, revision: number) => Promise<SetupState>
+
+/** A change that has not been kept, and why; it can be sent again. */
+interface Held {
+  label: string
+  why: 'conflict' | 'offline'
+  call: Call
+}
+
+export const useSetup = defineStore('setup', () => {
+  const names = ref<Schemas['SetupName'][]>([])
+  const kept = shallowRef<SetupState | null>(null)
+  const tried = shallowRef<Schemas['Preview'] | null>(null)
+  const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
+  const refusal = shallowRef<Refusal | null>(null)
+  const held = shallowRef<Held | null>(null)
+  const saving = ref(0)
+  const lost = ref(false)
+
+  const figures = computed<Figures | null>(
+    () => tried.value?.figures ?? kept.value?.figures ?? null,
+  )
+  const drawing = computed<Drawing | null>(
+    () => tried.value?.drawing ?? kept.value?.drawing ?? null,
+  )
+  /** Figures as kept, while other ones are being tried; they are shown beside the new ones. */
+  const before = computed(() => (tried.value ? (kept.value?.figures ?? null) : null))
+  const things = computed<Record<string, Thing>>(() => kept.value?.setup.things ?? {})
+  const places = computed<Map<number, Place>>(() => {
+    const all = new Map(
+      Object.entries(kept.value?.setup.places ?? {}).map(([id, place]) => [Number(id), place]),
+    )
+    for (const [id, place] of triedPlaces.value) {
+      if (place) all.set(id, place)
+      else all.delete(id)
+    }
+    return all
+  })
+  const ashore = computed(() =>
+    Object.keys(things.value)
+      .map(Number)
+      .filter((id) => !places.value.has(id)),
+  )
+
+  function keptPlace(id: number): Place | null {
+    return kept.value?.setup.places[String(id)] ?? null
+  }
+
+  async function open(setup_id?: number): Promise<void> {
+    try {
+      names.value = await ask(api.GET('/api/v1/setups'))
+      const id = setup_id ?? kept.value?.setup_id ?? names.value[0]?.setup_id
+      stopTrying()
+      if (id === undefined) kept.value = null
+      else
+        kept.value = await askState(
+          api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
+        )
+      lost.value = false
+    } catch (error) {
+      fail(error)
+    }
+  }
+
+  async function start(first: Schemas['FirstMeasures']): Promise<void> {
+    kept.value = await askState(api.POST('/api/v1/setups', { body: first }))
+    stopTrying()
+    names.value = await ask(api.GET('/api/v1/setups'))
+  }
+
+  // Trying out: one question under way, and only the newest of those that waited is asked next.
+  let round = 0
+  let waiting: Trial | null = null
+  let asking = false
+
+  function tryOut(trial: Trial): void {
+    waiting = trial
+    if (!asking) void askNext()
+  }
+
+  async function askNext(): Promise<void> {
+    asking = true
+    while (waiting && kept.value) {
+      const body: Trial = waiting
+      const mine = round
+      waiting = null
+      try {
+        const answer = await askPreview(
+          api.POST('/api/v1/setups/{setup_id}/preview', {
+            params: { path: { setup_id: kept.value.setup_id } },
+            body,
+          }),
+        )
+        lost.value = false
+        if (mine === round) {
+          refusal.value = null
+          tried.value = answer
+        }
+      } catch (error) {
+        if (mine === round) fail(error)
+      }
+    }
+    asking = false
+  }
+
+  function tryPlace(id: number, place: Place | null): void {
+    triedPlaces.value = new Map(triedPlaces.value).set(id, place)
+    tryOut({
+      places: [...triedPlaces.value].map(([thing_id, one]) => ({ thing_id, place: one })),
+    })
+  }
+
+  function stopTrying(): void {
+    round += 1
+    waiting = null
+    tried.value = null
+    triedPlaces.value = new Map()
+    refusal.value = null
+  }
+
+  // Changes go one after the other, so that each is based on the revision before it.
+  let last: Promise<unknown> = Promise.resolve()
+
+  function change(label: string, call: Call): Promise<boolean> {
+    const done = last.then(() => run(label, call))
+    last = done
+    return done
+  }
+
+  async function run(label: string, call: Call): Promise<boolean> {
+    if (!kept.value) return false
+    saving.value += 1
+    try {
+      kept.value = await call(kept.value.setup_id, kept.value.revision)
+      stopTrying()
+      held.value = null
+      lost.value = false
+      return true
+    } catch (error) {
+      if (error instanceof Refusal && error.problem.status === 409) {
+        held.value = { label, why: 'conflict', call }
+        await open()
+      } else if (error instanceof Offline) {
+        held.value = { label, why: 'offline', call }
+        lost.value = true
+      } else {
+        stopTrying()
+        fail(error)
+      }
+      return false
+    } finally {
+      saving.value -= 1
+    }
+  }
+
+  function fail(error: unknown): void {
+    if (error instanceof Refusal) refusal.value = error
+    else if (error instanceof Offline) lost.value = true
+    else throw error
+  }
+
+  async function sendHeld(): Promise<void> {
+    const again = held.value
+    if (!again) return open()
+    held.value = null
+    await change(again.label, again.call)
+  }
+
+  function letGo(): void {
+    held.value = null
+    void open()
+  }
+
+  const nameOf = (id: number) => things.value[String(id)]?.name ?? ''
+
+  const put = (id: number, place: Place) =>
+    change(`place for ${nameOf(id)}`, (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/places/{thing_id}', {
+          params: { path: { setup_id, thing_id: id } },
+          body: { revision, place },
+        }),
+      ),
+    )
+
+  const takeAshore = (id: number) =>
+    change(`taking ${nameOf(id)} ashore`, (setup_id, revision) =>
+      askState(
+        api.DELETE('/api/v1/setups/{setup_id}/places/{thing_id}', {
+          params: { path: { setup_id, thing_id: id }, query: { revision } },
+        }),
+      ),
+    )
+
+  const step = (way: 'undo' | 'redo') =>
+    change(way, (setup_id, revision) =>
+      askState(
+        way === 'undo'
+          ? api.POST('/api/v1/setups/{setup_id}/undo', {
+              params: { path: { setup_id } },
+              body: { revision },
+            })
+          : api.POST('/api/v1/setups/{setup_id}/redo', {
+              params: { path: { setup_id } },
+              body: { revision },
+            }),
+      ),
+    )
+
+  const putBoat = (boat: Boat) =>
+    change('the boat', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/boat', {
+          params: { path: { setup_id } },
+          body: { revision, boat },
+        }),
+      ),
+    )
+
+  const putAngler = (angler: Angler, seat: SeatPlace) =>
+    change('the angler', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/angler', {
+          params: { path: { setup_id } },
+          body: { revision, angler, seat },
+        }),
+      ),
+    )
+
+  const putSetup = (name: string, water: 'fresh' | 'salt') =>
+    change('the setup', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}', {
+          params: { path: { setup_id } },
+          body: { revision, name, water },
+        }),
+      ),
+    )
+
+  const putThing = (id: number | null, thing: Thing) =>
+    change(thing.name, (setup_id, revision) =>
+      askState(
+        id === null
+          ? api.POST('/api/v1/setups/{setup_id}/things', {
+              params: { path: { setup_id } },
+              body: { revision, thing },
+            })
+          : api.PUT('/api/v1/setups/{setup_id}/things/{thing_id}', {
+              params: { path: { setup_id, thing_id: id } },
+              body: { revision, thing },
+            }),
+      ),
+    )
+
+  const dropThing = (id: number) =>
+    change(`striking off ${nameOf(id)}`, (setup_id, revision) =>
+      askState(
+        api.DELETE('/api/v1/setups/{setup_id}/things/{thing_id}', {
+          params: { path: { setup_id, thing_id: id }, query: { revision } },
+        }),
+      ),
+    )
+
+  return {
+    names,
+    kept,
+    tried,
+    triedPlaces,
+    refusal,
+    held,
+    saving,
+    lost,
+    figures,
+    drawing,
+    before,
+    things,
+    places,
+    ashore,
+    keptPlace,
+    open,
+    start,
+    tryOut,
+    tryPlace,
+    stopTrying,
+    sendHeld,
+    letGo,
+    put,
+    takeAshore,
+    step,
+    putBoat,
+    putAngler,
+    putSetup,
+    putThing,
+    dropThing,
+  }
+})
