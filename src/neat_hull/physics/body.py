@@ -36,6 +36,8 @@ THICKNESS = {"trunk": 0.125, "head": 0.100, "upper arm": 0.050, "forearm": 0.042
 _HIP_FORWARD, _HIP_UP = 0.069, 0.051
 _REST_UPPER_ARM_RAD = np.radians(28.0)  # forward of hanging, hands about the lap
 _REST_FOREARM_RAD = np.radians(8.0)  # above level
+_SOFT_KNEE_RAD = np.radians(15.0)  # thigh and shank each off plumb
+_STANDING_BOW_RAD = np.radians(8.0)  # trunk forward of plumb
 
 
 @dataclass(frozen=True)
@@ -131,14 +133,19 @@ def seated(mass_kg: float, stature_m: float, seat: Seat) -> Body:
 
 
 def standing(mass_kg: float, stature_m: float, x_m: float, floor_z_m: float) -> Body:
-    """Upright posture with the ankles over x, soles on the floor."""
-    h = stature_m
-    hip = np.array([x_m, 0.0, floor_z_m + HIP_HEIGHT * h])
-    knee = hip - np.array([0.0, 0.0, THIGH * h])
-    ankle = knee - np.array([0.0, 0.0, SHANK * h])
+    """Standing posture with the ankles over x, soles on the floor, arms hanging.
+
+    Knees soft and trunk a little forward, as nobody stands straight as a post in a kayak: bolt
+    upright the tables put the centre of mass at .578 of stature, like this at about .56.
+    """
+    h, soft, bow = stature_m, _SOFT_KNEE_RAD, _STANDING_BOW_RAD
+    ankle = np.array([x_m, 0.0, floor_z_m + ANKLE_HEIGHT * h])
+    knee = ankle + SHANK * h * np.array([np.sin(soft), 0.0, np.cos(soft)])
+    hip = knee + THIGH * h * np.array([-np.sin(soft), 0.0, np.cos(soft)])
     toe = ankle + np.array([FOOT * h, 0.0, -ANKLE_HEIGHT * h])
+    axis = np.array([np.sin(bow), 0.0, np.cos(bow)])
     down = np.array([0.0, 0.0, -1.0])
-    return _assemble(mass_kg, h, hip, -down, (knee, ankle, toe), 0.0, arms=(down, down))
+    return _assemble(mass_kg, h, hip, axis, (knee, ankle, toe), 0.0, arms=(down, down))
 
 
 def _bend_leg(hip: Array, heel: Array, stature_m: float) -> tuple[Array, Array, float]:

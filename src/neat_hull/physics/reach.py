@@ -28,6 +28,8 @@ MOST_PITCH_DEG, MOST_LEAN_DEG, MOST_TWIST_DEG = 40.0, 25.0, 60.0
 LEAN_TWIST_DEG = 20.0  # twisting further than this takes the eyes off the water
 _BEHIND = np.sin(np.radians(20.0))  # a straight arm goes this far behind the shoulders' plane
 
+_TWISTED = 10.0  # more than any effort: a lean that will do is always tried before a twist
+
 _PITCH = np.radians(np.arange(0.0, MOST_PITCH_DEG + 1, 5.0))
 _LEAN = np.radians(np.arange(-MOST_LEAN_DEG, MOST_LEAN_DEG + 1, 5.0))
 _TWIST = np.radians(np.arange(-MOST_TWIST_DEG, MOST_TWIST_DEG + 1, 10.0))
@@ -57,6 +59,7 @@ def reach(body: Body, grips_m: Array) -> list[Reach]:
         + (lean / np.radians(MOST_LEAN_DEG)) ** 2
         + (twist / np.radians(MOST_TWIST_DEG)) ** 2
     )
+    effort += _TWISTED * (np.abs(twist) > np.radians(LEAN_TWIST_DEG) + 1e-9)
     order = np.argsort(effort, kind="stable")
     pitch, lean, twist = pitch[order], lean[order], twist[order]
     shoulders, forward = _shoulders(body, pitch, lean, twist)  # (m, 2, 3), (m, 3)

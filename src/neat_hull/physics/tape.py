@@ -94,6 +94,8 @@ def stations_from_tape(tape: Tape) -> tuple[Station, ...]:
     require_tape(tape)
     even = np.linspace(0, 1, _STATIONS)
     x = tape.length_m * (even - _CROWDING * np.sin(2 * np.pi * even) / (2 * np.pi))
+    widest = tape.length_m - tape.beam_at_m
+    x[np.abs(x - widest).argmin()] = widest  # the measure itself must be met, not nearly
     half, keel, sheer = half_breadth_m(tape, x), keel_m(tape, x), sheer_m(tape, x)
     return tuple(
         Station(float(at), _section(tape, b, k, s))

@@ -89,8 +89,8 @@ defineExpose({ focusSearch: () => field.value?.focus() })
       </button>
     </section>
 
+    <h2 class="heading">Aboard, bow to stern</h2>
     <section class="aboard" aria-label="Aboard, bow to stern" data-testid="aboard">
-      <h2>Aboard, bow to stern</h2>
       <p v-if="aboard.length === 0" class="empty">
         Nothing yet. Drag a thing from the shelf onto the boat, or press Enter on it; then move it
         with the arrow keys.
@@ -166,6 +166,9 @@ defineExpose({ focusSearch: () => field.value?.focus() })
   margin: 0 -6px;
   padding: 0 6px;
   overflow-y: auto;
+}
+.heading {
+  margin-bottom: -6px;
 }
 h3 {
   margin: 6px 0 2px;
