@@ -6,7 +6,7 @@ from fastapi import APIRouter
 
 from neat_hull.analysis.evaluate import require_afloat
 from neat_hull.api.setups import Seen
-from neat_hull.api.state import Db, SetupState, state_of
+from neat_hull.api.state import Db, SetupId, SetupState, ThingId, state_of
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance, NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.setup import Angler, Place, SeatPlace, Thing, Water
@@ -51,7 +51,7 @@ class ThingChange(Seen):
 
 
 @router.put("/places/{thing_id}")
-def put_place(setup_id: int, thing_id: int, body: PlaceChange, db: Db) -> SetupState:
+def put_place(setup_id: SetupId, thing_id: ThingId, body: PlaceChange, db: Db) -> SetupState:
     """Put a thing aboard, or move it."""
     stored = load_setup(db, setup_id)
     name = _thing(stored, thing_id).name
@@ -61,7 +61,7 @@ def put_place(setup_id: int, thing_id: int, body: PlaceChange, db: Db) -> SetupS
 
 
 @router.delete("/places/{thing_id}")
-def take_ashore(setup_id: int, thing_id: int, revision: int, db: Db) -> SetupState:
+def take_ashore(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> SetupState:
     """Take a thing ashore."""
     stored = load_setup(db, setup_id)
     name = _thing(stored, thing_id).name
@@ -72,7 +72,7 @@ def take_ashore(setup_id: int, thing_id: int, revision: int, db: Db) -> SetupSta
 
 
 @router.put("/boat")
-def put_boat(setup_id: int, body: BoatChange, db: Db) -> SetupState:
+def put_boat(setup_id: SetupId, body: BoatChange, db: Db) -> SetupState:
     """Change the boat's measures, wells, weight or rating."""
     stored = load_setup(db, setup_id)
     step = [Change("boat", stored.boat_id, body.boat.model_dump())]
@@ -80,7 +80,7 @@ def put_boat(setup_id: int, body: BoatChange, db: Db) -> SetupState:
 
 
 @router.put("/angler")
-def put_angler(setup_id: int, body: AnglerChange, db: Db) -> SetupState:
+def put_angler(setup_id: SetupId, body: AnglerChange, db: Db) -> SetupState:
     """Change the angler and the seat."""
     stored = load_setup(db, setup_id)
     setup = stored.setup
@@ -93,7 +93,7 @@ def put_angler(setup_id: int, body: AnglerChange, db: Db) -> SetupState:
 
 
 @router.put("")
-def put_setup(setup_id: int, body: SetupChange, db: Db) -> SetupState:
+def put_setup(setup_id: SetupId, body: SetupChange, db: Db) -> SetupState:
     """Rename a setup, or change its water."""
     seat = load_setup(db, setup_id).setup.seat.model_dump()
     row = {"name": body.name, "water": body.water, "seat": seat}
@@ -102,7 +102,7 @@ def put_setup(setup_id: int, body: SetupChange, db: Db) -> SetupState:
 
 
 @router.post("/things", status_code=201)
-def add_thing(setup_id: int, body: ThingChange, db: Db) -> SetupState:
+def add_thing(setup_id: SetupId, body: ThingChange, db: Db) -> SetupState:
     """Add a thing to the gear."""
     step = [Change("thing", next_thing_id(db), body.thing.model_dump())]
     if body.place is not None:
@@ -111,7 +111,7 @@ def add_thing(setup_id: int, body: ThingChange, db: Db) -> SetupState:
 
 
 @router.put("/things/{thing_id}")
-def put_thing(setup_id: int, thing_id: int, body: ThingChange, db: Db) -> SetupState:
+def put_thing(setup_id: SetupId, thing_id: ThingId, body: ThingChange, db: Db) -> SetupState:
     """Change a thing's weight, size or name."""
     _thing(load_setup(db, setup_id), thing_id)
     step = [Change("thing", thing_id, body.thing.model_dump())]
@@ -119,7 +119,7 @@ def put_thing(setup_id: int, thing_id: int, body: ThingChange, db: Db) -> SetupS
 
 
 @router.delete("/things/{thing_id}")
-def drop_thing(setup_id: int, thing_id: int, revision: int, db: Db) -> SetupState:
+def drop_thing(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> SetupState:
     """Strike a thing off the gear, taking it ashore first."""
     stored = load_setup(db, setup_id)
     name = _thing(stored, thing_id).name

@@ -6,7 +6,7 @@ from pydantic import Field
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import Figure, explain
 from neat_hull.analysis.starting import FirstMeasures, starting_setup
-from neat_hull.api.state import Db, SetupCache, SetupState, draw, state_of
+from neat_hull.api.state import Db, SetupCache, SetupId, SetupState, draw, state_of
 from neat_hull.errors import InputError
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
@@ -66,13 +66,13 @@ def start_setup(body: FirstMeasures, db: Db) -> SetupState:
 
 
 @router.get("/{setup_id}")
-def setup(setup_id: int, db: Db) -> SetupState:
+def setup(setup_id: SetupId, db: Db) -> SetupState:
     """A setup with its figures and drawing."""
     return state_of(load_setup(db, setup_id))
 
 
 @router.post("/{setup_id}/preview")
-def preview(setup_id: int, body: Trial, db: Db, request: Request) -> Preview:
+def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Preview:
     """Figures as they would be; computes and stores nothing."""
     cache: SetupCache = request.app.state.cache
     tried = _tried(cache.load(db, setup_id).setup, body)
@@ -81,13 +81,13 @@ def preview(setup_id: int, body: Trial, db: Db, request: Request) -> Preview:
 
 
 @router.get("/{setup_id}/how/{figure}")
-def how(setup_id: int, figure: Figure, db: Db) -> How:
+def how(setup_id: SetupId, figure: Figure, db: Db) -> How:
     """How a figure was computed."""
     return explain(load_setup(db, setup_id).setup, figure)
 
 
 @router.post("/{setup_id}/undo")
-def undo(setup_id: int, body: Seen, db: Db) -> SetupState:
+def undo(setup_id: SetupId, body: Seen, db: Db) -> SetupState:
     """Take back the last step."""
     with transaction(db):
         history.undo(db, setup_id, body.revision)
@@ -95,7 +95,7 @@ def undo(setup_id: int, body: Seen, db: Db) -> SetupState:
 
 
 @router.post("/{setup_id}/redo")
-def redo(setup_id: int, body: Seen, db: Db) -> SetupState:
+def redo(setup_id: SetupId, body: Seen, db: Db) -> SetupState:
     """Put the last undone step in force again."""
     with transaction(db):
         history.redo(db, setup_id, body.revision)

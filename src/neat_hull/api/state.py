@@ -7,6 +7,7 @@ from sqlite3 import Connection
 from typing import Annotated
 
 from fastapi import Depends, Request
+from fastapi import Path as PathParam
 from pydantic import BaseModel
 
 from neat_hull.analysis.drawing import drawing
@@ -15,6 +16,10 @@ from neat_hull.model.figures import Drawing, Figures
 from neat_hull.model.setup import Setup
 from neat_hull.store.connect import connect
 from neat_hull.store.setups import StoredSetup, load_setup, ticks
+
+# Ids as SQLite can hold them; anything larger is refused at the door.
+SetupId = Annotated[int, PathParam(ge=1, le=2**62)]
+ThingId = Annotated[int, PathParam(ge=1, le=2**62)]
 
 
 class SetupState(BaseModel):

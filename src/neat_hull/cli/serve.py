@@ -25,12 +25,25 @@ def serve(*, data: Path, demo: bool, host: str, port: int, screens: Path | None)
             fill_with_demo(data)
         screens = screens or (_CHECKOUT if (_CHECKOUT / "index.html").exists() else None)
         app = create_app(data, screens, LOOPBACK | {host.lower()})
-        server = uvicorn.Server(uvicorn.Config(app, log_level="warning", access_log=False))
         shown = f"[{host}]" if ":" in host else host
-        typer.echo(f"Neat Hull is at http://{shown}:{port}  (data: {data}; Ctrl-C stops it)")
+        address = f"Neat Hull is at http://{shown}:{port}  (data: {data}; Ctrl-C stops it)"
+        server = _Server(uvicorn.Config(app, log_level="warning", access_log=False), address)
         with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
             server.run(sockets=[listening])
     typer.echo("Neat Hull has stopped; everything is saved.")
+
+
+class _Server(uvicorn.Server):
+    """Says where it is once it listens, so that whoever reads the address can use it at once."""
+
+    def __init__(self, config: uvicorn.Config, address: str) -> None:
+        super().__init__(config)
+        self._address = address
+
+    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
+        """As uvicorn's, then print the address."""
+        await super().startup(sockets)
+        typer.echo(self._address)
 
 
 def fill_with_demo(data: Path) -> None:
