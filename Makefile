@@ -77,12 +77,12 @@ pytest: install build chromium
 	@$(BIN)/pytest -q $(if $(K),-k "$(K)")
 
 bench: install build chromium
-	@$(BIN)/python benchmarks/evaluate.py
-	@$(BIN)/python benchmarks/drag.py
+	@$(BIN)/python -m benchmarks.evaluate
+	@$(BIN)/python -m benchmarks.drag
 
 # Fresh pictures for the README, from the demo data.
 shots: install build chromium
-	@$(BIN)/python scripts/shots.py
+	@$(BIN)/python -m scripts.shots
 
 lock: install
 	$(BIN)/uv pip compile -q --upgrade --python-version 3.11 --extra dev --no-header --no-annotate -o requirements/dev.txt pyproject.toml

@@ -34,7 +34,9 @@ def evaluate(setup: Setup) -> Figures:
     weight, aboard = _weight(setup), _aboard(rigged)
     density = rigged.water_density_kg_m3
     try:
-        settled = hydrostatics.settle(rigged.floating, rigged.loads, density)
+        settled, curve = hydrostatics.settle_with_curve(
+            rigged.floating, rigged.loads, density, np.radians(CURVE_DEG)
+        )
     except (DoesNotFloat, NoBalance) as trouble:
         return Figures(weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
                        aboard=aboard, estimate=True)  # fmt: skip
@@ -42,7 +44,7 @@ def evaluate(setup: Setup) -> Figures:
         weight=weight,
         afloat=_afloat(rigged, settled),
         trouble=None,
-        curve=_curve(settled),
+        curve=_curve(curve),
         strip=_strip(rigged, settled.rest),
         aboard=aboard,
         estimate=True,
@@ -128,8 +130,7 @@ def _well_verdict(over_m: float, drains: bool, flooded: bool) -> Verdict:
     return limits.FLOOR_OVER_WATER_M.verdict(over_m) if drains else "fine"
 
 
-def _curve(settled: hydrostatics.Settled) -> Curve:
-    curve = hydrostatics.righting_curve(settled, np.radians(CURVE_DEG))
+def _curve(curve: hydrostatics.RightingCurve) -> Curve:
     return Curve(
         heel_deg=[float(h) for h in CURVE_DEG],
         gz_m=[float(gz) if np.isfinite(gz) else None for gz in curve.gz_m],
@@ -182,8 +183,8 @@ def _aboard(rigged: Rigged) -> list[Aboard]:
                 where=whereabouts(hull, setup.seat, place.x_m, place.y_m),
                 base_z_m=stowed.base_z_m,
                 rests=place.z_m is None,
-                centre=spot(stowed.centre_m),
-                tip=None if stowed.tip_m is None else spot(stowed.tip_m),
+                centre=stowed.centre_m,
+                tip=stowed.tip_m,
                 zone=way.zone.value,
                 lean_deg=float(np.degrees(way.lean_rad)) if leans else None,
                 pitch_deg=float(np.degrees(way.pitch_rad)) if leans else None,

@@ -1,5 +1,6 @@
 """From a setup to what physics works on: hull, body, weights and where they act."""
 
+import math
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -30,9 +31,9 @@ class Stowed:
 
     thing_id: int
     base_z_m: float
-    centre_m: Array
-    grip_m: Array
-    tip_m: Array | None
+    centre_m: Spot
+    grip_m: Spot
+    tip_m: Spot | None
     aft_m: float
     fwd_m: float
 
@@ -96,6 +97,7 @@ def _lofted(tape_json: str, wells_json: str) -> FloatingHull:
             Well(**well.model_dump(exclude={"scuppers"}), drains=well.scuppers == "open")
             for well in wells
         ),
+        corner_to_corner=True,
     )
     try:
         require_hull(hull)
@@ -127,7 +129,12 @@ def seated_body(setup: Setup) -> Body:
             [InputError(f"angler.{e.field}", e.value, e.why) for e in wrong.errors]
         ) from wrong
     _require_seat(setup.seat, boat.tape.length_m)
-    return seated(angler.mass_kg, angler.stature_m, _seat(setup.seat))
+    return _seated(angler.mass_kg, angler.stature_m, _seat(setup.seat))
+
+
+@lru_cache(maxsize=32)
+def _seated(mass_kg: float, stature_m: float, seat: Seat) -> Body:
+    return seated(mass_kg, stature_m, seat)
 
 
 def _require_seat(seat: SeatPlace, length_m: float) -> None:
@@ -163,20 +170,19 @@ def spot(point_m: Array) -> Spot:
 
 
 def _stow(hull: Hull, thing_id: int, thing: Thing, place: Place) -> Stowed:
-    base = place.z_m if place.z_m is not None else hull.support_z_m(place.x_m, place.y_m)
-    foot = np.array([place.x_m, place.y_m, base])
-    turn, tilt = np.radians(place.turn_deg), np.radians(place.tilt_deg)
+    x, y = place.x_m, place.y_m
+    base = place.z_m if place.z_m is not None else hull.support_z_m(x, y)
+    turn, tilt = math.radians(place.turn_deg), math.radians(place.tilt_deg)
     if thing.shape == "rod":
-        along = np.array([np.cos(turn) * np.cos(tilt), np.sin(turn) * np.cos(tilt), np.sin(tilt)])
-        balance = 2 * ROD_BALANCE * thing.length_m * along[0]
-        ends = sorted((place.x_m, place.x_m + float(balance)))
-        return Stowed(
-            thing_id, float(base), foot + ROD_BALANCE * thing.length_m * along,
-            foot + ROD_GRIP * thing.length_m * along, foot + thing.length_m * along, *ends,
-        )  # fmt: skip
-    half = 0.5 * float(abs(thing.length_m * np.cos(turn)) + abs(thing.width_m * np.sin(turn)))
-    up = np.array([0.0, 0.0, thing.height_m])
-    return Stowed(
-        thing_id, float(base), foot + 0.5 * up, foot + up, None,
-        place.x_m - half, place.x_m + half,
-    )  # fmt: skip
+        flat = math.cos(tilt)
+        along = (math.cos(turn) * flat, math.sin(turn) * flat, math.sin(tilt))
+
+        def at(share: float) -> Spot:
+            out = share * thing.length_m
+            return x + out * along[0], y + out * along[1], base + out * along[2]
+
+        aft, fwd = sorted((x, at(2 * ROD_BALANCE)[0]))
+        return Stowed(thing_id, base, at(ROD_BALANCE), at(ROD_GRIP), at(1.0), aft, fwd)
+    half = 0.5 * (abs(thing.length_m * math.cos(turn)) + abs(thing.width_m * math.sin(turn)))
+    centre, top = (x, y, base + 0.5 * thing.height_m), (x, y, base + thing.height_m)
+    return Stowed(thing_id, base, centre, top, None, x - half, x + half)

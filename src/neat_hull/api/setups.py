@@ -2,6 +2,7 @@
 
 from fastapi import APIRouter, Request
 from pydantic import Field
+from starlette.responses import Response
 
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import Figure, explain
@@ -71,13 +72,15 @@ def setup(setup_id: SetupId, db: Db) -> SetupState:
     return state_of(load_setup(db, setup_id))
 
 
-@router.post("/{setup_id}/preview")
-def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Preview:
+@router.post("/{setup_id}/preview", response_model=Preview)
+def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Response:
     """Figures as they would be; computes and stores nothing."""
     cache: SetupCache = request.app.state.cache
     tried = _tried(cache.load(db, setup_id).setup, body)
     shape = body.boat or body.angler or body.seat
-    return Preview(figures=evaluate(tried), drawing=draw(tried) if shape else None)
+    answer = Preview(figures=evaluate(tried), drawing=draw(tried) if shape else None)
+    # Written out here: the framework would build and check the model a second time, in a drag.
+    return Response(answer.model_dump_json(), media_type="application/json")
 
 
 @router.get("/{setup_id}/how/{figure}")

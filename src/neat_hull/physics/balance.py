@@ -102,6 +102,20 @@ class Rest:
     sideways: Sideways
     section_m2: tuple[Array, ...]
 
+    def row(self, i: int) -> "Rest":
+        """The place of rest at one of the heels (k = 1)."""
+        at = slice(i, i + 1)
+        return Rest(
+            self.heel_rad[at],
+            self.h_m[at],
+            self.tau[at],
+            self.lost[at],
+            self.floats[at],
+            self.immersion.row(at),
+            self.sideways.row(at),
+            tuple(area[at] for area in self.section_m2),
+        )
+
     @property
     def trim_rad(self) -> Array:
         """(k,) rad: trim, positive bow up."""
@@ -187,19 +201,18 @@ def rest_at_heels(
         lost = lost | newly
 
 
-def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array) -> tuple[Rest, Rest]:
-    """The place of rest (k = 1) of a boat let go upright, stable in heel; and the upright start.
+def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
+    """The place of rest (k = 1) of a boat let go from upright (k = 1), stable in heel.
 
-    Raises DoesNotFloat if it floods and sinks, NoBalance if it rolls over or stands on its end.
+    Raises NoBalance if it floods and sinks, rolls over or stands on its end.
     """
     problem = _Problem(floating, volume_m3, centre_m)
-    upright = rest_at_heels(floating, volume_m3, centre_m, np.zeros(1))
     if not upright.floats[0]:
         _raise_sinking(problem, upright)
     rest = _newton_free(problem, upright)
     if rest is None or abs(rest.heel_rad[0]) > _CHECKED_HEEL_RAD:
         rest = _roll_until_still(problem)
-    return rest, upright
+    return rest
 
 
 def _raise_sinking(problem: _Problem, rest: Rest) -> None:

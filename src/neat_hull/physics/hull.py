@@ -43,10 +43,15 @@ class Well:
 
 @dataclass(frozen=True, eq=False)
 class Hull:
-    """A hull from stations ascending in x, mirrored about y = 0, closed by straight decks."""
+    """A hull from stations ascending in x, mirrored about y = 0, closed by straight decks.
+
+    Between stations, outlines run on at equal fractions of their arc length; `corner_to_corner`
+    says that all have as many points and each runs on to its like, as in a hull we drew ourselves.
+    """
 
     stations: tuple[Station, ...]
     wells: tuple[Well, ...] = ()
+    corner_to_corner: bool = False
 
     @property
     def x_aft_m(self) -> float:

@@ -80,15 +80,26 @@ class Settled:
 
 
 def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
-    """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none.
+    """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none."""
+    return settle_with_curve(floating, loads, water_density_kg_m3, np.zeros(1))[0]
 
-    Off-centre loads do not change sinkage and trim while heel is held at 0, so the upright start
-    of the free solution serves both.
+
+def settle_with_curve(
+    floating: FloatingHull, loads: Loads, water_density_kg_m3: float, heel_rad: Array
+) -> tuple[Settled, RightingCurve]:
+    """`settle` and `righting_curve` in one go; the first heel must be 0.
+
+    Off-centre loads do not change sinkage and trim while heel is held at 0, so the first row is
+    the boat upright as well, and the start of the free solution.
     """
     floating.require_floats(loads.total_kg, water_density_kg_m3)
     volume_m3 = loads.total_kg / water_density_kg_m3
-    rest, upright = rest_free(floating, volume_m3, loads.centre_m)
-    return Settled(floating, loads, water_density_kg_m3, rest, upright)
+    held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad)
+    upright = held.row(0)
+    rest = rest_free(floating, volume_m3, loads.centre_m, upright)
+    return Settled(floating, loads, water_density_kg_m3, rest, upright), _curve(
+        floating, loads, held
+    )
 
 
 def equilibrium(settled: Settled) -> Equilibrium:
@@ -164,10 +175,14 @@ def upright(settled: Settled) -> Upright:
 
 def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
     """Righting levers at imposed heels (k,), sinkage and trim free."""
-    rest = _held(settled, heel_rad)
-    gz = np.where(rest.floats, rest.righting_lever_m(settled.loads.centre_m), np.nan)
-    edge = rest.height_over_water_m(sheer_points_m(settled.floating.hull)).min(axis=1)
-    return RightingCurve(heel_rad, gz, np.where(rest.floats, rest.trim_rad, np.nan), edge)
+    return _curve(settled.floating, settled.loads, _held(settled, heel_rad))
+
+
+def _curve(floating: FloatingHull, loads: Loads, held: Rest) -> RightingCurve:
+    gz = np.where(held.floats, held.righting_lever_m(loads.centre_m), np.nan)
+    edge = held.height_over_water_m(sheer_points_m(floating.hull)).min(axis=1)
+    trim = np.where(held.floats, held.trim_rad, np.nan)
+    return RightingCurve(held.heel_rad, gz, trim, edge)
 
 
 def deck_edge_heel_rad(settled: Settled, heels_rad: Sequence[float]) -> float | None:

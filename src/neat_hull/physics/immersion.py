@@ -32,6 +32,10 @@ class Immersion:
     def __add__(self, other: "Immersion") -> "Immersion":
         return Immersion(*_sums(self, other))
 
+    def row(self, at: slice) -> "Immersion":
+        """Some of the attitudes."""
+        return Immersion(*(getattr(self, f.name)[at] for f in fields(self)))
+
 
 @dataclass(frozen=True, eq=False)
 class Sideways:
@@ -44,6 +48,10 @@ class Sideways:
 
     def __add__(self, other: "Sideways") -> "Sideways":
         return Sideways(*_sums(self, other))
+
+    def row(self, at: slice) -> "Sideways":
+        """Some of the attitudes."""
+        return Sideways(*(getattr(self, f.name)[at] for f in fields(self)))
 
 
 def _sums(one: Immersion | Sideways, other: Immersion | Sideways) -> list[Array]:
@@ -82,6 +90,7 @@ class _TurnedRings:
 
     def __init__(self, rings: Rings, heel_rad: Array) -> None:
         self.x_m = rings.x_m
+        self._powers = np.stack((np.ones_like(rings.x_m), rings.x_m, rings.x_m**2))
         self.shape = (len(heel_rad), len(rings.x_m))
         cos, sin = np.cos(heel_rad)[None, :, None], np.sin(heel_rad)[None, :, None]
         y, z = rings.y_m[:, None, :], rings.z_m[:, None, :]
@@ -117,14 +126,15 @@ class _TurnedRings:
         first_d = np.einsum("pk,pk,pk->k", run, depth, depth)
         first_d -= np.einsum("pk,pk,pk->k", run, d0, d1)
         self.area = area = -0.5 * np.einsum("pk,pk->k", run, depth).reshape(self.shape)
-        wx = weight_m * self.x_m
+        lift_e = water_e * area - first_d.reshape(self.shape) / 6.0
+        along = self._along(weight_m, area, lift_e, chord)
         return Immersion(
-            v_m3=_dot(weight_m, area),
-            vx=_dot(wx, area),
-            ve=_dot(weight_m, water_e * area - first_d.reshape(self.shape) / 6.0),
-            a=_dot(weight_m, chord),
-            ax=_dot(wx, chord),
-            axx=_dot(wx * self.x_m, chord),
+            v_m3=along[:, 0, 0],
+            vx=along[:, 1, 0],
+            ve=along[:, 0, 1],
+            a=along[:, 0, 2],
+            ax=along[:, 1, 2],
+            axx=along[:, 2, 2],
         )
 
     def sideways(self, weight_m: Array) -> Sideways:
@@ -140,15 +150,18 @@ class _TurnedRings:
         s0 *= under[:-1]
         s1 *= under[1:]
         first_s += np.einsum("pk,pk->k", run, np.add(s0, s1, out=s0))
-        wx = weight_m * self.x_m
+        along = self._along(
+            weight_m, *(each.reshape(self.shape) for each in (first_s, chord_s, chord_ss))
+        )
         return Sideways(
-            vs=_dot(weight_m, -first_s.reshape(self.shape) / 6.0),
-            as_=_dot(weight_m, chord_s.reshape(self.shape)),
-            axs=_dot(wx, chord_s.reshape(self.shape)),
-            ass=_dot(weight_m, chord_ss.reshape(self.shape) / 3.0),
+            vs=along[:, 0, 0] / -6.0,
+            as_=along[:, 0, 1],
+            axs=along[:, 1, 1],
+            ass=along[:, 0, 2] / 3.0,
         )
 
-
-def _dot(weight: Array, value: Array) -> Array:
-    total: Array = np.einsum("ks,ks->k", weight, value)
-    return total
+    def _along(self, weight_m: Array, *sections: Array) -> Array:
+        """(k, 3, n): integrals along x of 1, x and x² times each of n section figures (k, s)."""
+        powers = weight_m[:, None, :] * self._powers
+        integrals: Array = powers @ np.stack(sections, axis=2)
+        return integrals

@@ -1,7 +1,8 @@
 """From measured stations to the sections that are integrated.
 
 Between two stations each outline is resampled at the same fractions of its arc length — the union
-of both outlines' own corners, so that none is cut — and interpolated linearly in x. Every section
+of both outlines' own corners, so that none is cut — and interpolated linearly in x; where a hull's
+corners run on one to one, they are taken as they are, which halves the work. Every section
 then is a closed ring, and a section of a well is a ring that counts against the hull.
 """
 
@@ -113,8 +114,10 @@ def _interval(hull: Hull, x_m: Array) -> NDArray[np.intp]:
 
 
 def _matched(hull: Hull, i: int) -> tuple[Array, Array]:
-    """Outlines (n, 2) of stations i and i + 1 at the same fractions of their arc lengths."""
+    """Outlines (n, 2) of stations i and i + 1, point for point."""
     aft, fwd = hull.stations[i].points_m, hull.stations[i + 1].points_m
+    if hull.corner_to_corner:
+        return aft, fwd
     aft_at, fwd_at = _arc_fractions(aft), _arc_fractions(fwd)
     at = np.union1d(aft_at, fwd_at)
     at = at[np.append(np.diff(at) > 1e-9, True)]

@@ -7,10 +7,11 @@ straight arm to the point tells the zone.
 
 from dataclasses import dataclass
 from enum import StrEnum
+from functools import lru_cache
 
 import numpy as np
 
-from neat_hull.physics.arrays import Array
+from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.body import HALF_SHOULDERS, TRUNK, Body
 
 
@@ -49,10 +50,20 @@ class Reach:
     short_m: float
 
 
-def reach(body: Body, grips_m: Array) -> list[Reach]:
-    """Zone and lean for each grip point (n, 3). Lean is positive to port, twist too."""
-    if len(grips_m) == 0:
-        return []
+@dataclass(frozen=True, eq=False)
+class _Postures:
+    """All trunk postures of one body, least effort first: angles (m,), shoulders (m, 2, 3)."""
+
+    pitch_rad: Array
+    lean_rad: Array
+    twist_rad: Array
+    shoulders_m: Array
+    forward: Array
+    farthest_m: float
+
+
+@lru_cache(maxsize=8)
+def _postures(body: Body) -> _Postures:
     pitch, lean, twist = (a.ravel() for a in np.meshgrid(_PITCH, _LEAN, _TWIST, indexing="ij"))
     effort = (
         (pitch / np.radians(MOST_PITCH_DEG)) ** 2
@@ -62,23 +73,30 @@ def reach(body: Body, grips_m: Array) -> list[Reach]:
     effort += _TWISTED * (np.abs(twist) > np.radians(LEAN_TWIST_DEG) + 1e-9)
     order = np.argsort(effort, kind="stable")
     pitch, lean, twist = pitch[order], lean[order], twist[order]
-    shoulders, forward = _shoulders(body, pitch, lean, twist)  # (m, 2, 3), (m, 3)
-    square = np.full((len(grips_m), len(order)), np.inf)  # distance² of the nearer usable hand
-    behind = np.ones(len(grips_m), dtype=np.bool_)
-    for hand in (0, 1):
-        joint = shoulders[:, hand, :]
-        apart2 = _squares(grips_m)[:, None] + _squares(joint) - 2 * grips_m @ joint.T
-        ahead = grips_m @ forward.T - _squares(joint, forward)
-        usable = ahead >= -_BEHIND * body.grip_reach_m
-        np.minimum(square, np.where(usable, apart2, np.inf), out=square)
-        behind &= ahead[:, 0] < 0
-    reachable = square <= body.grip_reach_m**2  # (n, m)
-    best = reachable.argmax(axis=1)
+    shoulders, forward = _shoulders(body, pitch, lean, twist)
+    farthest = float(np.linalg.norm(shoulders - body.hip_m, axis=2).max()) + body.grip_reach_m
+    return _Postures(pitch, lean, twist, shoulders, forward, farthest)
+
+
+def reach(body: Body, grips_m: Array) -> list[Reach]:
+    """Zone and lean for each grip point (n, 3). Lean is positive to port, twist too."""
+    if len(grips_m) == 0:
+        return []
+    postures = _postures(body)
+    pitch, lean, twist = postures.pitch_rad, postures.lean_rad, postures.twist_rad
+    shoulders, forward = postures.shoulders_m, postures.forward
+    reachable, behind = _reachable(body, grips_m, shoulders[:1], forward[:1])
+    nowhere = len(pitch)
+    best = np.where(reachable[:, 0], 0, nowhere)
+    # Most things lie in hand or far off; the whole grid is for those in between.
+    open_ = (best > 0) & (_squares(grips_m - body.hip_m) <= postures.farthest_m**2)
+    within, _ = _reachable(body, grips_m[open_], shoulders, forward)
+    best[open_] = np.where(within.any(axis=1), within.argmax(axis=1), nowhere)
     nearest = np.linalg.norm(grips_m[:, None, :] - shoulders[0], axis=2).min(axis=1)
     short = np.maximum(nearest - body.grip_reach_m, 0.0)
     found = []
     for i, k in enumerate(best):
-        if not reachable[i, k]:
+        if k == nowhere:
             found.append(Reach(Zone.OUT, np.nan, np.nan, np.nan, float(short[i])))
             continue
         zone = Zone.HAND if k == 0 else Zone.LEAN
@@ -91,6 +109,20 @@ def reach(body: Body, grips_m: Array) -> list[Reach]:
             )
         )  # fmt: skip
     return found
+
+
+def _reachable(body: Body, grips_m: Array, shoulders: Array, forward: Array) -> tuple[Flags, Flags]:
+    """(n, m): which grips a straight arm comes to in which postures; (n,): behind in the first."""
+    square = np.full((len(grips_m), len(shoulders)), np.inf)  # distance² of the nearer usable hand
+    behind = np.ones(len(grips_m), dtype=np.bool_)
+    for hand in (0, 1):
+        joint = shoulders[:, hand, :]
+        apart2 = _squares(grips_m)[:, None] + _squares(joint) - 2 * grips_m @ joint.T
+        ahead = grips_m @ forward.T - _squares(joint, forward)
+        usable = ahead >= -_BEHIND * body.grip_reach_m
+        np.minimum(square, np.where(usable, apart2, np.inf), out=square)
+        behind &= ahead[:, 0] < 0
+    return square <= body.grip_reach_m**2, behind
 
 
 def farthest_m(body: Body, zones: frozenset[Zone], bearing_rad: Array, z_m: float) -> Array:

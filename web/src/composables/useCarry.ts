@@ -1,6 +1,7 @@
 /**
  * Carries one thing with the pointer, from the shelf or about the boat. Pointer capture keeps the
- * moves coming; Esc or a lost pointer puts everything back.
+ * moves coming; Esc or a lost pointer puts everything back. The page's body captures, not what was
+ * pressed: that leaves the shelf, or moves among its neighbours, as soon as it is under way.
  */
 import { onScopeDispose, ref } from 'vue'
 
@@ -19,7 +20,7 @@ export function useCarry() {
   function pickUp(event: PointerEvent, handlers: CarryHandlers): void {
     if (event.button !== 0) return
     end?.(null)
-    const target = event.currentTarget as Element
+    const target = document.body
     const from = { x: event.clientX, y: event.clientY }
     const listening = new AbortController()
     const options = { signal: listening.signal }
@@ -44,6 +45,7 @@ export function useCarry() {
     target.addEventListener('pointermove', move, options)
     target.addEventListener('pointerup', (e) => end?.(e as PointerEvent), options)
     target.addEventListener('pointercancel', () => end?.(null), options)
+    target.addEventListener('lostpointercapture', () => end?.(null), options)
     window.addEventListener('keydown', (e) => e.key === 'Escape' && end?.(null), options)
   }
 

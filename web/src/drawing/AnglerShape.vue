@@ -93,8 +93,8 @@ function across(spot: [number, number, number]): number {
   stroke-opacity: 0.9;
 }
 .side .arm {
+  stroke: color-mix(in srgb, var(--skin) 88%, var(--ink));
   stroke-opacity: 1;
-  filter: brightness(0.9);
 }
 .head,
 .shoulders {

@@ -69,8 +69,8 @@ const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2])
       <path class="hull" :d="hull" />
     </g>
     <line class="surface" x1="1" :x2="width - 1" :y1="level" :y2="level" />
-    <text class="side" x="8" :y="height - 6">port</text>
-    <text class="side end" :x="width - 8" :y="height - 6">starb.</text>
+    <text class="side" x="6" :y="level - 5">port</text>
+    <text class="side end" :x="width - 5" :y="level - 5">starb.</text>
   </g>
 </template>
 

@@ -73,7 +73,7 @@ const ordered = computed(() =>
   [...props.things].sort((a, b) => Number(a.selected) - Number(b.selected)),
 )
 const inset = computed(() => ({
-  width: Math.min(112, sheet.value.width * 0.2),
+  width: Math.min(128, sheet.value.width * 0.22),
   height: Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
   // On a narrow sheet the bow leaves no room above it, but the water does below.
   top:
@@ -163,7 +163,6 @@ defineExpose({ toBoat, focusThing })
       <g class="plan" clip-path="url(#plan-clip)">
         <HullPlan :sheet="sheet" :drawing="drawing" :boat="boat" />
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" />
-        <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="plan" />
         <ThingShape
           v-for="ghost in ghosts"
           :key="`ghost${ghost.id}`"
@@ -185,6 +184,7 @@ defineExpose({ toBoat, focusThing })
           @key="emit('key', $event, thing.id)"
           @pick="emit('pick', thing.id)"
         />
+        <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="plan" />
         <g v-if="on('balance') && marks" class="marks">
           <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />

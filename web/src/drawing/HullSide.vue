@@ -56,7 +56,7 @@ const water = computed(() =>
   <g v-else-if="surface">
     <path class="veil" :d="water" />
     <path class="surface" :d="path(surface)" />
-    <text class="label" :x="sheet.width - 8" :y="surface[1][1] + 14">waterline</text>
+    <text class="label" x="8" :y="surface[0][1] + 15">waterline</text>
   </g>
 </template>
 
@@ -86,6 +86,5 @@ const water = computed(() =>
 .label {
   fill: var(--pick);
   font-size: 11px;
-  text-anchor: end;
 }
 </style>

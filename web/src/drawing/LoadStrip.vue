@@ -19,9 +19,10 @@ const density = computed(() => {
   }))
   const most = Math.max(...bars.map((bar) => bar.kg_per_m), 1)
   const deepest = Math.max(...strip.lift_kg_per_m, 1)
-  const up = (props.sheet.stripBase - props.sheet.stripTop - 26) / most
-  const down = (props.sheet.stripBottom - props.sheet.stripBase - 22) / deepest
-  return { bars, px: Math.min(up, down), lift: strip, most }
+  // One scale for both, so that equal areas are equal weights; the base line stands where it fits.
+  const [top, foot] = [props.sheet.stripTop + 30, props.sheet.stripBottom - 12]
+  const px = (foot - top) / (most + deepest)
+  return { bars, px, base: top + most * px, lift: strip, most }
 })
 const bars = computed(
   () =>
@@ -36,11 +37,11 @@ const lift = computed(() => {
   if (!d) return ''
   const at = d.lift.lift_x_m.map(
     (x, i) =>
-      [toX(props.sheet, x), props.sheet.stripBase + d.lift.lift_kg_per_m[i]! * d.px] as const,
+      [toX(props.sheet, x), d.base + d.lift.lift_kg_per_m[i]! * d.px] as const,
   )
   const ends = d.bars
   const close = [toX(props.sheet, ends.at(-1)!.fwd), toX(props.sheet, d.lift.lift_x_m[0]!)] as const
-  return path([[close[1], props.sheet.stripBase], ...at, [close[0], props.sheet.stripBase]], true)
+  return path([[close[1], d.base], ...at, [close[0], d.base]], true)
 })
 const acts = computed(() => {
   const a = props.figures.afloat
@@ -73,7 +74,7 @@ const per = computed(() => (props.units === 'metric' ? '10 cm' : 'foot'))
         :key="i"
         class="bar"
         :x="bar.x"
-        :y="sheet.stripBase - bar.height"
+        :y="density.base - bar.height"
         :width="bar.width"
         :height="bar.height"
       />
@@ -83,7 +84,7 @@ const per = computed(() => (props.units === 'metric' ? '10 cm' : 'foot'))
         :x1="acts.weight.x"
         :x2="acts.weight.x"
         :y1="sheet.stripTop + 20"
-        :y2="sheet.stripBase"
+        :y2="density.base"
       />
       <text class="weight-text" :x="acts.weight.x + 5" :y="sheet.stripTop + 28">
         {{ acts.weight.text }}
@@ -92,10 +93,10 @@ const per = computed(() => (props.units === 'metric' ? '10 cm' : 'foot'))
         class="lift-line"
         :x1="acts.lift.x"
         :x2="acts.lift.x"
-        :y1="sheet.stripBase"
-        :y2="sheet.stripBottom - 6"
+        :y1="density.base"
+        :y2="sheet.stripBottom - 4"
       />
-      <text class="lift-text" :x="acts.lift.x - 5" :y="sheet.stripBottom - 6">
+      <text class="lift-text" :x="acts.lift.x - 5" :y="density.base + 14">
         {{ acts.lift.text }}
       </text>
     </template>

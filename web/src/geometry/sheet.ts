@@ -17,7 +17,6 @@ export interface Sheet {
   sideTop: number
   sideBottom: number
   stripTop: number
-  stripBase: number
   stripBottom: number
 }
 
@@ -50,7 +49,6 @@ export function layOut(width: number, height: number, aft_m: number, bow_m: numb
     sideBase: sideTop + Math.min(side - 34, 1.33 * scale),
     sideBottom: stripTop,
     stripTop,
-    stripBase: stripTop + strip * 0.58,
     stripBottom: height,
   }
 }

@@ -15,8 +15,13 @@ const points = computed(() => {
   for (const [i, heel] of c.heel_deg.entries()) {
     const gz = c.gz_m[i]
     if (gz === null || gz === undefined) break
+    const before = out.at(-1)
+    if (gz < 0 && before && before.gz > 0) {
+      // drawn straight to where it crosses the base line
+      out.push({ heel: before.heel + ((heel - before.heel) * before.gz) / (before.gz - gz), gz: 0 })
+      break
+    }
     out.push({ heel, gz })
-    if (gz < 0 && i > 1) break
   }
   return out
 })

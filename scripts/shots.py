@@ -1,0 +1,49 @@
+"""Fresh pictures of the main views for the README, from the demo: `python -m scripts.shots`."""
+
+import tempfile
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+from tests.servers import CHROMIUM, FLAGS, ServerThread
+
+TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
+SCREENS = ("bench", "boat", "angler", "gear")
+
+
+def settle(page: Page) -> None:
+    """Wait until fonts and figures are there."""
+    page.get_by_test_id("saved").wait_for()
+    page.wait_for_load_state("networkidle")
+    page.evaluate("document.fonts.ready")
+
+
+def main() -> None:
+    """Write one PNG a view at 1280x800, the bench by night, and the bench on a phone."""
+    TARGET.mkdir(parents=True, exist_ok=True)
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
+        server = ServerThread(Path(folder) / "shots.sqlite")
+        browser = play.chromium.launch(executable_path=CHROMIUM, args=FLAGS)
+        context = browser.new_context(
+            viewport={"width": 1280, "height": 800},
+            locale="en-GB",
+            timezone_id="UTC",
+            reduced_motion="reduce",
+        )
+        page = context.new_page()
+        for screen in SCREENS:
+            page.goto(f"{server.url}/{screen}")
+            settle(page)
+            page.screenshot(path=TARGET / f"{screen}.png")
+        page.goto(f"{server.url}/bench")
+        settle(page)
+        page.get_by_label("Night colours").click()
+        page.screenshot(path=TARGET / "bench-night.png")
+        page.get_by_label("Night colours").click()
+        page.set_viewport_size({"width": 390, "height": 844})
+        page.screenshot(path=TARGET / "bench-phone.png")
+        browser.close()
+        server.stop()
+
+
+if __name__ == "__main__":
+    main()

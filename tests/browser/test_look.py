@@ -1,0 +1,81 @@
+"""What can be measured of the look: nothing cut off, readable, our own fonts, no network."""
+
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Page
+from tests.servers import Server
+
+AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
+SCREENS = ["bench", "boat", "angler", "gear"]
+
+CUT = """() => [...document.querySelectorAll('button, h1, h2, h3, label, td, th, .line, nav a, dd')]
+  .filter((e) => e.checkVisibility() && e.scrollWidth > e.clientWidth + 1
+    && getComputedStyle(e).display !== 'inline')
+  .map((e) => `${e.className} ${e.textContent.trim().slice(0, 40)}`)"""
+OVERLAP = """() => {
+  const texts = [...document.querySelectorAll('aside.right .line > *')]
+    .map((e) => ({ e, box: e.getBoundingClientRect() }))
+  return texts.flatMap((a, i) => texts.slice(i + 1)
+    .filter((b) => a.box.left < b.box.right - 1 && b.box.left < a.box.right - 1
+      && a.box.top < b.box.bottom - 1 && b.box.top < a.box.bottom - 1)
+    .map((b) => `${a.e.textContent} / ${b.e.textContent}`)) }"""
+
+
+def show(page: Page, server: Server, screen: str, night: bool = False) -> None:
+    """Open a screen and let its fonts arrive."""
+    page.goto(f"{server.url}/{screen}")
+    if night:
+        page.get_by_label("Night colours").click()
+    page.get_by_test_id("saved").wait_for()
+    page.wait_for_load_state("networkidle")
+    page.evaluate("document.fonts.ready")
+
+
+@pytest.mark.parametrize("screen", SCREENS)
+@pytest.mark.parametrize("units", ["metric", "imperial"])
+def test_nothing_is_cut_off_or_overlaps_at_1280_by_800(
+    bench: Page, server: Server, screen: str, units: str
+) -> None:
+    if units == "imperial":
+        bench.get_by_test_id("units").click()
+    show(bench, server, screen)
+    assert bench.evaluate(CUT) == []
+    assert bench.evaluate(OVERLAP) == []
+    wide = bench.evaluate("document.documentElement.scrollWidth")
+    assert wide == 1280
+
+
+@pytest.mark.parametrize("screen", SCREENS)
+@pytest.mark.parametrize("night", [False, True])
+def test_screens_are_readable_and_named(
+    bench: Page, server: Server, screen: str, night: bool
+) -> None:
+    show(bench, server, screen, night)
+    bench.add_script_tag(path=str(AXE))
+    found = bench.evaluate("axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] })")
+    assert [
+        (one["id"], [node["target"] for node in one["nodes"]][:4]) for one in found["violations"]
+    ] == []
+
+
+def test_fonts_are_ours_everywhere(bench: Page) -> None:
+    for selector in ("body", "button.overlay", "input"):
+        font = bench.locator(selector).first.evaluate("e => getComputedStyle(e).fontFamily")
+        assert "Source Sans 3" in font or "JetBrains Mono" in font
+    assert bench.evaluate("document.fonts.check('13px \"Source Sans 3\"')")
+
+
+def test_nothing_is_fetched_from_elsewhere(page: Page, server: Server) -> None:
+    asked: list[str] = []
+    page.on("request", lambda request: asked.append(request.url))
+    show(page, server, "bench")
+    assert asked
+    assert [url for url in asked if not url.startswith((server.url, "data:"))] == []
+
+
+def test_a_phone_can_read_every_screen(bench: Page, server: Server) -> None:
+    bench.set_viewport_size({"width": 390, "height": 844})
+    for screen in SCREENS:
+        show(bench, server, screen)
+        assert bench.evaluate("document.documentElement.scrollWidth") == 390, screen

@@ -1,0 +1,104 @@
+"""Boat, angler and gear by number: real input in, nonsense refused by name, nothing lost."""
+
+import re
+
+from playwright.sync_api import Page, expect
+from tests.servers import Server
+
+
+def test_a_boat_is_measured_from_nothing(bench: Page) -> None:
+    bench.get_by_test_id("setup").click()
+    bench.get_by_test_id("new-boat").click()
+    bench.get_by_test_id("boat-name").fill("Tub")
+    bench.get_by_test_id("start-length_m").fill("10'6\"")
+    bench.get_by_test_id("start-angler_mass_kg").fill("176 lb")
+    bench.get_by_test_id("start-go").click()
+    expect(bench.get_by_test_id("setup")).to_contain_text("Tub")
+    expect(bench.get_by_test_id("weight")).to_have_text("79.8\u00a0kg")
+    expect(bench.get_by_test_id("aboard")).to_contain_text("Nothing yet")
+    expect(bench.get_by_test_id("trim")).to_be_visible()
+
+
+def test_nonsense_in_a_new_boat_is_refused_at_its_field_and_kept_for_mending(bench: Page) -> None:
+    bench.get_by_test_id("setup").click()
+    bench.get_by_test_id("new-boat").click()
+    bench.get_by_test_id("boat-name").fill("Tub")
+    bench.get_by_test_id("start-beam_m").fill("-80")
+    bench.get_by_test_id("start-go").click()
+    expect(bench.get_by_role("dialog")).to_contain_text("the beam must be more than nothing")
+    expect(bench.get_by_test_id("boat-name")).to_have_value("Tub")
+    bench.get_by_test_id("start-beam_m").fill("wide")
+    bench.get_by_test_id("start-go").click()
+    expect(bench.get_by_role("dialog")).to_contain_text("is no length we can read")
+    bench.get_by_test_id("start-beam_m").fill("80")
+    bench.get_by_test_id("start-go").click()
+    expect(bench.get_by_test_id("setup")).to_contain_text("Tub")
+
+
+def test_a_changed_measure_answers_live_and_is_saved(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/boat")
+    draft = bench.get_by_text("Draft, bow · middle · stern").locator(
+        "xpath=following-sibling::dd[1]"
+    )
+    before = draft.inner_text()
+    bench.get_by_test_id("beam_m").fill("80")
+    bench.get_by_test_id("beam_m").press("Tab")
+    expect(draft).not_to_have_text(before)
+    live = draft.inner_text()
+    bench.get_by_test_id("save-boat").click()
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the boat")
+    bench.reload()
+    expect(draft).to_have_text(live)
+
+
+def test_a_measure_no_boat_has_is_refused_by_name_and_the_saved_boat_stays(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/boat")
+    bench.get_by_test_id("length_m").fill("0")
+    bench.get_by_test_id("length_m").press("Tab")
+    expect(bench.get_by_test_id("banner")).to_contain_text("Length")
+    expect(bench.locator("form")).to_contain_text("a kayak's length lies between")
+    bench.reload()
+    expect(bench.get_by_test_id("length_m")).to_have_value("366.0")
+
+
+def test_a_boat_that_could_not_float_its_load_is_refused(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/boat")
+    bench.get_by_test_id("hull_mass_kg").fill("399")
+    bench.get_by_test_id("hull_mass_kg").press("Tab")
+    bench.get_by_test_id("depth_m").fill("14")
+    bench.get_by_test_id("depth_m").press("Tab")
+    bench.get_by_test_id("save-boat").click()
+    expect(bench.get_by_test_id("banner")).to_contain_text("does not float")
+    bench.reload()
+    expect(bench.get_by_test_id("hull_mass_kg")).to_have_value("33.5")
+
+
+def test_a_higher_seat_is_less_steady(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/angler")
+    gm = bench.get_by_test_id("angler-gm")
+    expect(gm).to_have_text(re.compile(r"\d+\.\d\u00a0cm"))
+    low = float(gm.inner_text().split()[0])
+    bench.get_by_test_id("seat-height").fill("35")
+    bench.get_by_test_id("seat-height").press("Tab")
+    expect(gm).not_to_have_text(f"{low:.1f}\u00a0cm")
+    assert float(gm.inner_text().split()[0]) < low - 3
+    bench.get_by_test_id("save-angler").click()
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the angler")
+
+
+def test_a_thing_is_added_weighed_and_struck_off(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/gear")
+    bench.get_by_test_id("gear-add").click()
+    bench.get_by_label("Name", exact=True).fill("Sponge")
+    bench.get_by_test_id("thing-mass").fill("0")
+    bench.get_by_test_id("save-thing").click()
+    expect(bench.get_by_role("dialog")).to_contain_text("must be more than 0")
+    bench.get_by_test_id("thing-mass").fill("250 g")
+    bench.get_by_test_id("save-thing").click()
+    row = bench.get_by_role("row").filter(has_text="Sponge")
+    expect(row).to_contain_text("0.25")
+    row.get_by_role("button").click()
+    bench.get_by_role("button", name="Strike off").click()
+    expect(row).to_have_count(0)

@@ -1,0 +1,95 @@
+"""Servers over the demo, as a process or a thread, and the browser to look at them with."""
+
+import os
+import signal
+import socket
+import subprocess
+import sys
+import threading
+from pathlib import Path
+from typing import Protocol
+
+import uvicorn
+
+from neat_hull.api.app import create_app
+from neat_hull.cli.serve import fill_with_demo
+from neat_hull.store.connect import open_store
+
+CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
+FLAGS = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+]
+SCREENS = Path(__file__).parents[1] / "web/dist"
+
+
+class Server(Protocol):
+    """What the tests need of a server: its address, and to stop and start it."""
+
+    url: str
+
+    def start(self) -> None:
+        """Start, and wait until it answers."""
+
+    def stop(self) -> None:
+        """Stop, and wait for it."""
+
+
+class ServerProcess:
+    """`neat-hull serve` as a process of its own, as anyone runs it."""
+
+    def __init__(self, data: Path) -> None:
+        with socket.socket() as probe:
+            probe.bind(("127.0.0.1", 0))
+            self.port: int = probe.getsockname()[1]
+        self.data = data
+        self.url = f"http://127.0.0.1:{self.port}"
+        self.start()
+
+    def start(self) -> None:
+        """Start, and wait for the line with the address."""
+        command = "from neat_hull.cli.main import run; run()"
+        self.process = subprocess.Popen(
+            [sys.executable, "-c", command, "serve", "--demo", "--data", str(self.data),
+             "--port", str(self.port)],
+            stdout=subprocess.PIPE, text=True,
+        )  # fmt: skip
+        assert self.process.stdout is not None
+        assert self.url in self.process.stdout.readline()
+
+    def stop(self) -> None:
+        """Ctrl-C, and wait for it."""
+        if self.process.poll() is None:
+            self.process.send_signal(signal.SIGINT)
+        self.process.communicate(timeout=20)
+
+
+class ServerThread:
+    """The same application in a thread: seconds quicker where no test stops the server."""
+
+    def __init__(self, data: Path) -> None:
+        open_store(data)
+        fill_with_demo(data)
+        self._data = data
+        self.start()
+
+    def start(self) -> None:
+        """Start; the socket listens at once, so the first request waits and does not fail."""
+        listening = socket.create_server(("127.0.0.1", 0))
+        self.url = f"http://127.0.0.1:{listening.getsockname()[1]}"
+        app = create_app(self._data, SCREENS)
+        self._server = uvicorn.Server(uvicorn.Config(app, log_level="warning", lifespan="off"))
+        self._thread = threading.Thread(
+            target=self._server.run, kwargs={"sockets": [listening]}, daemon=True
+        )
+        self._thread.start()
+
+    def stop(self) -> None:
+        """Ask it to stop, and wait."""
+        self._server.should_exit = True
+        self._thread.join(20)
