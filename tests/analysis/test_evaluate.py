@@ -66,8 +66,8 @@ def test_a_thing_without_a_height_rests_on_floor_or_deck() -> None:
     rows = {setup.things[row.thing_id].name: row for row in evaluate(setup).aboard}
     assert rows["Crate, tackle"].base_z_m == pytest.approx(0.19)  # the floor of the tank well
     assert rows["Dry bag, clothes"].base_z_m > 0.34  # the deck sweeps up to the bow
-    assert rows["Rod, port front"].base_z_m == pytest.approx(0.40)
-    assert not rows["Rod, port front"].rests
+    assert rows["Rod, port"].base_z_m == pytest.approx(0.40)
+    assert not rows["Rod, port"].rests
 
 
 def test_things_are_listed_bow_to_stern_and_named_by_place() -> None:

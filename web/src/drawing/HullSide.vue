@@ -56,7 +56,13 @@ const water = computed(() =>
   <g v-else-if="surface">
     <path class="veil" :d="water" />
     <path class="surface" :d="path(surface)" />
-    <text class="label" x="8" :y="surface[0][1] + 15">waterline</text>
+    <text
+      class="label"
+      :x="sheet.scale > 130 ? 8 : sheet.width - 60"
+      :y="surface[sheet.scale > 130 ? 0 : 1][1] + 15"
+    >
+      waterline
+    </text>
   </g>
 </template>
 

@@ -36,8 +36,7 @@ const lift = computed(() => {
   const d = density.value
   if (!d) return ''
   const at = d.lift.lift_x_m.map(
-    (x, i) =>
-      [toX(props.sheet, x), d.base + d.lift.lift_kg_per_m[i]! * d.px] as const,
+    (x, i) => [toX(props.sheet, x), d.base + d.lift.lift_kg_per_m[i]! * d.px] as const,
   )
   const ends = d.bars
   const close = [toX(props.sheet, ends.at(-1)!.fwd), toX(props.sheet, d.lift.lift_x_m[0]!)] as const

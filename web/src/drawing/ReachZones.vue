@@ -6,6 +6,7 @@ import { path, planY, toX, type Point, type Sheet } from '@/geometry/sheet'
 
 const props = defineProps<{ sheet: Sheet; drawing: Drawing; names?: boolean }>()
 
+const roomy = computed(() => props.sheet.scale > 130) // on a phone the names would run together
 type Edge = [number, number][]
 const close = (edge: Edge): string =>
   path(
@@ -22,7 +23,12 @@ const labels = computed(() => [
 <template>
   <g class="zones">
     <template v-if="names">
-      <text v-for="label in labels" :key="label.text" :x="label.x" :y="sheet.planTop + 28">
+      <text
+        v-for="label in roomy ? labels : []"
+        :key="label.text"
+        :x="label.x"
+        :y="sheet.planTop + 28"
+      >
         {{ label.text }}
       </text>
     </template>
