@@ -28,8 +28,8 @@ def test_a_tunnel_bottom_is_clipped_as_by_a_polygon_library(c: float, heel_deg: 
     phi = np.radians(heel_deg)
     turned = TurnedSections(loft(prismatic(TUNNEL, 1.0)), np.array([phi]))
     h = np.array([c * np.cos(phi)])
-    weights = loft(prismatic(TUNNEL, 1.0)).weights(np.zeros((1, 0), dtype=np.bool_))
-    im, side = turned.immerse(h, np.zeros(1), weights), turned.sideways(weights)
+    counted = loft(prismatic(TUNNEL, 1.0)).counted(np.zeros((1, 0), dtype=np.bool_))
+    im, side = turned.immerse(h, np.zeros(1), counted), turned.sideways(counted)
     far, t = 50.0, np.tan(phi)
     under = Polygon([(-far, -9e3), (far, -9e3), (far, c - far * t), (-far, c + far * t)])
     wet = ring(TUNNEL).intersection(under)
@@ -43,16 +43,16 @@ def test_a_tunnel_bottom_is_clipped_as_by_a_polygon_library(c: float, heel_deg: 
 def test_waterplane_integrals_are_the_derivatives_of_the_volume_integrals() -> None:
     """Sinkage, trim and heel a hair either way; central differences."""
     lattice, lost = loft(kayak()), np.array([[True, False]])
-    weights = lattice.weights(lost)
+    counted = lattice.counted(lost)
     at = np.array([0.11, 0.012, 0.15])
 
     def volume(h: float, tau: float, phi: float) -> np.ndarray[tuple[int], np.dtype[np.float64]]:
         turned = TurnedSections(lattice, np.array([phi]))
-        im = turned.immerse(np.array([h]), np.array([tau]), weights)
+        im = turned.immerse(np.array([h]), np.array([tau]), counted)
         return np.array([im.v_m3[0], im.vx[0]])
 
     turned = TurnedSections(lattice, at[2:])
-    im, side = turned.immerse(at[:1], at[1:2], weights), turned.sideways(weights)
+    im, side = turned.immerse(at[:1], at[1:2], counted), turned.sideways(counted)
     step = 1e-5
     by_h, by_tau, by_phi = (
         (volume(*(at + step * axis)) - volume(*(at - step * axis))) / (2 * step)
@@ -68,9 +68,9 @@ def test_a_boat_shaped_hull_agrees_with_counting_cells() -> None:
     hull, phi, tau, c = kayak(), 0.2, 0.02, 0.19
     lattice = loft(hull)
     turned = TurnedSections(lattice, np.array([phi]))
-    weights = lattice.weights(np.array([[True, True]]))
+    counted = lattice.counted(np.array([[True, True]]))
     h = np.array([c * np.cos(phi)])
-    im = turned.immerse(h, np.array([tau * np.cos(phi)]), weights)
+    im = turned.immerse(h, np.array([tau * np.cos(phi)]), counted)
     xs = np.linspace(0, hull.length_m, 601)
     middles = (xs[:-1] + xs[1:]) / 2
     areas = []
@@ -91,8 +91,8 @@ def test_a_boat_shaped_hull_agrees_with_counting_cells() -> None:
 
 def test_overlapping_wells_take_their_common_volume_once() -> None:
     """Two boxes of 0.08 m³ sharing half: the union is 0.12 m³."""
-    one = well("one", drains=True)
-    other = well("other", drains=True, x_aft_m=1.5, x_fwd_m=2.5)
+    one = well("one", drains=False)
+    other = well("other", drains=False, x_aft_m=1.5, x_fwd_m=2.5)
     both = afloat(barge(wells=(one, other)))
     plain = 4 * 0.8 * 0.3
     lost = np.array([[True, True], [True, False], [False, False]])

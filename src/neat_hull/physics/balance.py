@@ -49,12 +49,12 @@ class FloatingHull:
         lattice = loft(hull)
         drains = np.array([well.drains for well in hull.wells], dtype=np.bool_)
         heels = np.repeat(_TABLE_RAD, _TABLE_LEVELS)
-        y, z = (axis.ravel()[:, None] for axis in (lattice.hull.y_m, lattice.hull.z_m))
+        y, z = (axis.ravel()[:, None] for axis in (lattice.y_m, lattice.z_m))
         e = y * np.sin(_TABLE_RAD) + z * np.cos(_TABLE_RAD)
         level = np.linspace(e.min(axis=0), e.max(axis=0), _TABLE_LEVELS, axis=1)
-        weights = lattice.weights(np.repeat(drains[None, :], len(heels), axis=0))
+        counted = lattice.counted(np.repeat(drains[None, :], len(heels), axis=0))
         turned = TurnedSections(lattice, heels)
-        volume = turned.immerse(level.ravel(), np.zeros_like(heels), weights).v_m3
+        volume = turned.immerse(level.ravel(), np.zeros_like(heels), counted).v_m3
         fine = loft(hull, WATERPLANE_SPANS_PER_LENGTH)
         return cls(hull, lattice, fine, drains, level, volume.reshape(level.shape))
 
@@ -65,8 +65,7 @@ class FloatingHull:
 
     def capacity_m3(self, lost: Flags) -> Array:
         """(k,) m³: all the hull can displace, given which wells (k, w) do not lift."""
-        parts = zip(self.lattice.weights(lost), self.lattice.parts, strict=True)
-        return sum((w @ part.area_m2 for w, part in parts), np.zeros(len(lost)))
+        return self.lattice.counted(lost) @ self.lattice.volume_m3
 
     def require_floats(self, mass_kg: float, water_density_kg_m3: float) -> None:
         """Raise DoesNotFloat if even wholly under water the hull lifts no more than `mass_kg`."""
@@ -90,7 +89,6 @@ class Rest:
 
     heel_rad, h_m, tau (k,): the water plane, see `physics.immersion`. lost (k, w): wells that do
     not lift, be it by open scuppers or flooded. floats (k,): False where no such rest exists.
-    section_m2: immersed area of each ring, by part of the lattice.
     """
 
     heel_rad: Array
@@ -100,7 +98,6 @@ class Rest:
     floats: Flags
     immersion: Immersion
     sideways: Sideways
-    section_m2: tuple[Array, ...]
 
     def row(self, i: int) -> "Rest":
         """The place of rest at one of the heels (k = 1)."""
@@ -113,7 +110,6 @@ class Rest:
             self.floats[at],
             self.immersion.row(at),
             self.sideways.row(at),
-            tuple(area[at] for area in self.section_m2),
         )
 
     @property
@@ -139,8 +135,15 @@ class Rest:
     def waterplane(self, floating: FloatingHull) -> tuple[Immersion, Sideways]:
         """The integrals (k = 1) on the finer cut; see `lattice.WATERPLANE_SPANS_PER_LENGTH`."""
         turned = TurnedSections(floating.waterplanes, self.heel_rad)
-        weights = floating.waterplanes.weights(self.lost)
-        return turned.immerse(self.h_m, self.tau, weights), turned.sideways(weights)
+        counted = floating.waterplanes.counted(self.lost)
+        return turned.immerse(self.h_m, self.tau, counted), turned.sideways(counted)
+
+    def section_m2(self, floating: FloatingHull) -> tuple[Array, Array]:
+        """x (n,) m and the immersed area there (k, n) m², wells taken away."""
+        turned = TurnedSections(floating.lattice, self.heel_rad)
+        counted = floating.lattice.counted(self.lost)
+        turned.immerse(self.h_m, self.tau, counted)
+        return turned.section_m2(counted)
 
     def righting_lever_m(self, centre_m: Array) -> Array:
         """(k,) m: GZ = −(r_B − r_G)·t for a centre of gravity (3,)."""
@@ -193,8 +196,8 @@ def rest_at_heels(
     while True:
         floats = floating.capacity_m3(lost) > volume_m3
         h_m, tau, found, im = _sink_and_trim(problem, turned, heel_rad, lost, h_m, tau, floats)
-        side = turned.sideways(floating.lattice.weights(lost))
-        rest = Rest(heel_rad, h_m, tau, lost, found, im, side, turned.section_m2())
+        side = turned.sideways(floating.lattice.counted(lost))
+        rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
         newly = _flooding(rest, floating.hull) & ~lost
         if not newly.any():
             return rest
@@ -247,13 +250,13 @@ def _sink_and_trim(
 
     The last thing asked of `turned` is the immersion that is returned.
     """
-    weights = problem.floating.lattice.weights(lost)
+    counted = problem.floating.lattice.counted(lost)
     depth_m = problem.floating.depth_m
     h_m, tau = np.where(np.isnan(h_m), 0.0, h_m), np.where(np.isnan(tau), 0.0, tau)
     step_h, step_tau = np.zeros_like(h_m), np.zeros_like(tau)
     best = np.full_like(h_m, np.inf)
     for _ in range(_ITERATIONS):
-        im = turned.immerse(h_m + step_h, tau + step_tau, weights)
+        im = turned.immerse(h_m + step_h, tau + step_tau, counted)
         at_tau = tau + step_tau
         volume, along, lever = problem.residuals(im, heel_rad, at_tau)
         merit = volume**2 + along**2
@@ -274,7 +277,7 @@ def _sink_and_trim(
             h_m[k], tau[k] = row
             found[k] = True
     h_m, tau = np.where(found, h_m, np.nan), np.where(found, tau, np.nan)
-    return h_m, tau, found, turned.immerse(h_m, tau, weights)
+    return h_m, tau, found, turned.immerse(h_m, tau, counted)
 
 
 def _step_two(
@@ -307,20 +310,20 @@ def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float
     """One row by nested bracketing, for hulls and loads on which Newton's steps go astray."""
     lattice = problem.floating.lattice
     turned = TurnedSections(lattice, np.array([heel_rad]))
-    weight_m = lattice.weights(lost)
-    e = lattice.hull.y_m * np.sin(heel_rad) + lattice.hull.z_m * np.cos(heel_rad)
+    counted = lattice.counted(lost)
+    e = lattice.y_m * np.sin(heel_rad) + lattice.z_m * np.cos(heel_rad)
 
     def sink(tau: float) -> float:
-        off = e + tau * lattice.hull.x_m
+        off = e + tau * lattice.x_m
 
         def short(h: float) -> float:
-            im = turned.immerse(np.array([h]), np.array([tau]), weight_m)
+            im = turned.immerse(np.array([h]), np.array([tau]), counted)
             return float(im.v_m3[0]) - problem.volume_m3
 
         return float(brentq(short, off.min(), off.max(), xtol=1e-13))
 
     def along(tau: float) -> float:
-        im = turned.immerse(np.array([sink(tau)]), np.array([tau]), weight_m)
+        im = turned.immerse(np.array([sink(tau)]), np.array([tau]), counted)
         residual = problem.residuals(im, np.array([heel_rad]), np.array([tau]))[1]
         return float(residual[0])
 
@@ -337,14 +340,14 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
     heel, h, tau = np.zeros(1), start.h_m, start.tau
     depth_m = floating.depth_m
     for _ in range(_ITERATIONS):
-        weights = floating.lattice.weights(lost)
+        counted = floating.lattice.counted(lost)
         turned = TurnedSections(floating.lattice, heel)
-        im, side = turned.immerse(h, tau, weights), turned.sideways(weights)
+        im, side = turned.immerse(h, tau, counted), turned.sideways(counted)
         residual, stiffness = _three(problem, im, side, heel, h, tau)
         scale = problem.volume_m3 * np.array([1.0, problem.length_m, problem.length_m])
         if (np.abs(residual / scale) < RESIDUAL).all():
             floats = np.ones(1, dtype=np.bool_)
-            rest = Rest(heel, h, tau, lost, floats, im, side, turned.section_m2())
+            rest = Rest(heel, h, tau, lost, floats, im, side)
             newly = _flooding(rest, floating.hull) & ~lost
             if newly.any():
                 lost = lost | newly

@@ -11,7 +11,7 @@ from dataclasses import dataclass, fields
 import numpy as np
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.lattice import Lattice, Rings
+from neat_hull.physics.lattice import Lattice
 
 
 @dataclass(frozen=True, eq=False)
@@ -29,9 +29,6 @@ class Immersion:
     ax: Array
     axx: Array
 
-    def __add__(self, other: "Immersion") -> "Immersion":
-        return Immersion(*_sums(self, other))
-
     def row(self, at: slice) -> "Immersion":
         """Some of the attitudes."""
         return Immersion(*(getattr(self, f.name)[at] for f in fields(self)))
@@ -46,122 +43,128 @@ class Sideways:
     axs: Array
     ass: Array
 
-    def __add__(self, other: "Sideways") -> "Sideways":
-        return Sideways(*_sums(self, other))
-
     def row(self, at: slice) -> "Sideways":
         """Some of the attitudes."""
         return Sideways(*(getattr(self, f.name)[at] for f in fields(self)))
 
 
-def _sums(one: Immersion | Sideways, other: Immersion | Sideways) -> list[Array]:
-    return [getattr(one, f.name) + getattr(other, f.name) for f in fields(one)]
+_LEVEL = 1e-9  # of the boat's size: an edge that rises less lies along the water
+_AT_ONCE = 12_000  # edges × attitudes handled together: as much as stays near the processor
 
 
 class TurnedSections:
-    """The rings of a lattice seen at k heels, ready for many water planes.
+    """The edges of a lattice seen at k heels, ready for many water planes; arrays are (k, e).
 
     Holds its own scratch arrays, since fresh large ones cost more than the arithmetic; so one
     object serves one thread.
     """
 
     def __init__(self, lattice: Lattice, heel_rad: Array) -> None:
-        self._parts = [_TurnedRings(part, heel_rad) for part in lattice.parts]
-
-    def immerse(self, h_m: Array, tau: Array, weights_m: tuple[Array, ...]) -> Immersion:
-        """Integrate what lies under the planes d = 0 with h (k,), τ (k,), weights by part."""
-        first, *rest = (
-            part.immerse(h_m, tau, w) for part, w in zip(self._parts, weights_m, strict=True)
-        )
-        return sum(rest, first)
-
-    def sideways(self, weights_m: tuple[Array, ...]) -> Sideways:
-        """The moments along s under the planes that `immerse` was last asked for."""
-        first, *rest = (part.sideways(w) for part, w in zip(self._parts, weights_m, strict=True))
-        return sum(rest, first)
-
-    def section_m2(self) -> tuple[Array, ...]:
-        """(k, s) m² immersed area of each ring by part, under the planes last asked for."""
-        return tuple(part.area for part in self._parts)
-
-
-class _TurnedRings:
-    """One part of `TurnedSections`; arrays are (p+1, k·s) over vertices, (p, k·s) over edges."""
-
-    def __init__(self, rings: Rings, heel_rad: Array) -> None:
-        self.x_m = rings.x_m
-        self._powers = np.stack((np.ones_like(rings.x_m), rings.x_m, rings.x_m**2))
-        self.shape = (len(heel_rad), len(rings.x_m))
-        cos, sin = np.cos(heel_rad)[None, :, None], np.sin(heel_rad)[None, :, None]
-        y, z = rings.y_m[:, None, :], rings.z_m[:, None, :]
-        flat = (len(rings.y_m), -1)
-        self._e = (y * sin + z * cos).reshape(flat)
-        self._s = (y * cos - z * sin).reshape(flat)
-        self._ds = self._s[1:] - self._s[:-1]
-        rise = self._e[1:] - self._e[:-1]
-        level = rise == 0.0
+        self._lattice = lattice
+        cos, sin = np.cos(heel_rad)[:, None], np.sin(heel_rad)[:, None]
+        (y0, y1), (z0, z1) = lattice.y_m, lattice.z_m
+        self._e0, self._e1 = y0 * sin + z0 * cos, y1 * sin + z1 * cos
+        self._s0 = y0 * cos - z0 * sin
+        self._ds = (y1 - y0) * cos - (z1 - z0) * sin
+        rise = self._e1 - self._e0
+        level = np.abs(rise) <= _LEVEL * lattice.size_m
+        self._level = np.nonzero(level) if level.any() else None
         np.copyto(rise, np.inf, where=level)
-        self._slope = self._ds / rise  # 0 where the edge lies along the water
-        self._under, self._lift = np.empty_like(self._e), np.empty_like(self._e)
-        self._run, self._depth, self._wet = rise, np.empty_like(rise), level
-        self.area = np.zeros(self.shape)
+        rise *= 2.0
+        self._half_slope = self._ds / rise  # 0 where the edge lies along the water
+        self._u0, self._l0, self._u1, self._l1, self._run, self._a, self._b, self._c = (
+            np.empty_like(rise) for _ in range(8)
+        )
+        together = max(1, _AT_ONCE // rise.shape[1])
+        self._blocks = [slice(k, k + together) for k in range(0, len(rise), together)]
 
-    def immerse(self, h_m: Array, tau: Array, weight_m: Array) -> Immersion:
-        """Green's theorem on each clipped ring, with integrands that vanish on d = 0.
+    def immerse(self, h_m: Array, tau: Array, counted: Array) -> Immersion:
+        """Integrate what lies under the planes d = 0 with h (k,), τ (k,), groups counted (k, g).
 
-        The closing edge along the water then adds nothing, so no ring is rebuilt and any simple
-        polygon is exact.
+        Green's theorem on each clipped ring, with integrands that vanish on d = 0: the closing edge
+        along the water then adds nothing, so no ring is rebuilt and any simple polygon is exact.
         """
-        water_e = h_m[:, None] - tau[:, None] * self.x_m
-        d = np.subtract(self._e, water_e.ravel(), out=self._lift)
-        under = np.minimum(d, 0.0, out=self._under)
-        lift = np.subtract(under, d, out=self._lift)
-        d0, d1 = under[:-1], under[1:]
-        run = np.subtract(lift[1:], lift[:-1], out=self._run)
-        run *= self._slope
-        run += self._ds
-        depth = np.add(d0, d1, out=self._depth)
-        run *= np.less(depth, 0.0, out=self._wet)  # a dry edge has no run, whatever the rounding
-        chord = run.sum(axis=0).reshape(self.shape)
-        first_d = np.einsum("pk,pk,pk->k", run, depth, depth)
-        first_d -= np.einsum("pk,pk,pk->k", run, d0, d1)
-        self.area = area = -0.5 * np.einsum("pk,pk->k", run, depth).reshape(self.shape)
-        lift_e = water_e * area - first_d.reshape(self.shape) / 6.0
-        along = self._along(weight_m, area, lift_e, chord)
+        # u = d − |d| is twice the depth under water (0 or less), l = d + |d| twice the height over.
+        for at in self._blocks:
+            water = np.multiply(tau[at, None], self._lattice.x_m, out=self._a[at])
+            np.subtract(h_m[at, None], water, out=water)
+            self._part(self._e0[at], water, self._u0[at], self._l0[at])
+            self._part(self._e1[at], water, self._u1[at], self._l1[at])
+            run = np.subtract(self._l1[at], self._l0[at], out=self._run[at])
+            run *= self._half_slope[at]
+            np.subtract(self._ds[at], run, out=run)
+        if self._level is not None:  # these have no slope to take back what is dry
+            self._run[self._level] *= self._u0[self._level] < 0.0
+        for at in self._blocks:
+            u0, u1, run = self._u0[at], self._u1[at], self._run[at]
+            depth = np.add(u0, u1, out=self._b[at])
+            area = np.multiply(run, depth, out=self._a[at])
+            depth *= area
+            product = u0 * u1
+            product *= run
+            depth -= product
+        chord, area = self._along(self._run, counted), self._along(self._a, counted)
+        first_d = self._along(self._b, counted)[:, 0]
+        v, vx = -0.25 * area[:, 0], -0.25 * area[:, 1]
         return Immersion(
-            v_m3=along[:, 0, 0],
-            vx=along[:, 1, 0],
-            ve=along[:, 0, 1],
-            a=along[:, 0, 2],
-            ax=along[:, 1, 2],
-            axx=along[:, 2, 2],
+            v_m3=v,
+            vx=vx,
+            ve=h_m * v - tau * vx - first_d / 24.0,
+            a=chord[:, 0],
+            ax=chord[:, 1],
+            axx=chord[:, 2],
         )
 
-    def sideways(self, weight_m: Array) -> Sideways:
-        """Moments along s, from the scratch arrays that `immerse` filled."""
-        run, depth, under = self._run, self._depth, self._under
-        s0 = self._s[:-1] + self._slope * self._lift[:-1]
-        s1 = self._s[1:] + self._slope * self._lift[1:]
-        reach = s0 + s1
-        chord_s = 0.5 * np.einsum("pk,pk->k", run, reach)
-        chord_ss = np.einsum("pk,pk,pk->k", run, reach, reach)
-        chord_ss -= np.einsum("pk,pk,pk->k", run, s0, s1)
-        first_s = np.einsum("pk,pk,pk->k", run, reach, depth)
-        s0 *= under[:-1]
-        s1 *= under[1:]
-        first_s += np.einsum("pk,pk->k", run, np.add(s0, s1, out=s0))
-        along = self._along(
-            weight_m, *(each.reshape(self.shape) for each in (first_s, chord_s, chord_ss))
-        )
+    @staticmethod
+    def _part(e: Array, water: Array, under: Array, over: Array) -> None:
+        """Twice the depth under and twice the height over the water, of vertices at e."""
+        np.subtract(e, water, out=under)
+        size = np.abs(under, out=over)
+        under -= size
+        over *= 2.0
+        over += under
+
+    def sideways(self, counted: Array) -> Sideways:
+        """The moments along s under the planes that `immerse` was last asked for."""
+        first, second = self._b, self._a
+        for at in self._blocks:
+            run = self._run[at]
+            s0 = self._s0[at] - self._half_slope[at] * self._l0[at]
+            s1 = self._s0[at] + self._ds[at]
+            s1 -= self._half_slope[at] * self._l1[at]
+            reach = np.add(s0, s1, out=first[at])
+            both = np.multiply(reach, reach, out=second[at])
+            both -= s0 * s1
+            both *= run
+            moment = reach * (self._u0[at] + self._u1[at])
+            moment += s0 * self._u0[at]
+            moment += s1 * self._u1[at]
+            moment *= run
+            reach *= run
+            self._c[at] = moment
+        first_s = self._along(self._c, counted)
+        chord_s, chord_ss = self._along(first, counted), self._along(second, counted)
         return Sideways(
-            vs=along[:, 0, 0] / -6.0,
-            as_=along[:, 0, 1],
-            axs=along[:, 1, 1],
-            ass=along[:, 0, 2] / 3.0,
+            vs=first_s[:, 0] / -12.0,
+            as_=0.5 * chord_s[:, 0],
+            axs=0.5 * chord_s[:, 1],
+            ass=chord_ss[:, 0] / 3.0,
         )
 
-    def _along(self, weight_m: Array, *sections: Array) -> Array:
-        """(k, 3, n): integrals along x of 1, x and x² times each of n section figures (k, s)."""
-        powers = weight_m[:, None, :] * self._powers
-        integrals: Array = powers @ np.stack(sections, axis=2)
-        return integrals
+    def section_m2(self, counted: Array) -> tuple[Array, Array]:
+        """x (n,) of the sections and (k, n) m² immersed in each, by the planes last asked for."""
+        x, place = np.unique(self._lattice.x_m, return_inverse=True)
+        signed = np.sign(self._lattice.weight_m) @ counted.T  # (e, k)
+        edge = -0.25 * self._run * (self._u0 + self._u1) * signed.T
+        area = np.zeros((len(edge), len(x)))
+        for row, into in zip(edge, area, strict=True):
+            np.add.at(into, place, row)
+        return x, area
+
+    def _along(self, value: Array, counted: Array) -> Array:
+        """(k, 3): sums over the edges of 1, x and x² times a figure of each (k, e)."""
+        sums = (self._lattice.moments_m @ value.T).T.reshape(len(value), 3, -1)
+        if sums.shape[2] == 1:
+            return sums[:, :, 0]
+        total: Array = (sums * counted[:, None, :]).sum(axis=2)
+        return total

@@ -7,6 +7,7 @@ then is a closed ring, and a section of a well is a ring that counts against the
 """
 
 from dataclasses import dataclass
+from functools import cached_property
 from itertools import combinations, pairwise
 
 import numpy as np
@@ -25,55 +26,49 @@ _GAUSS_AT = np.array([-1.0, 1.0]) / np.sqrt(3.0)
 
 
 @dataclass(frozen=True, eq=False)
-class Rings:
-    """Closed section rings ready for integration.
+class Lattice:
+    """The edges of all section rings, in one row, ready for integration.
 
-    x_m       (s,)      m   where each section stands
-    weight_m  (s,)      m   quadrature weight along x; negative where a ring is taken away
-    y_m, z_m  (p+1, s)  m   ring vertices, counter-clockwise seen from the bow with port to the
-                            right; the first vertex repeats as the last
-    needs     (s, w)        True where a ring counts only while that well does not lift
+    x_m        (e,)    m   where the section of each edge stands
+    y_m, z_m   (2, e)  m   both ends; seen from the bow, port to the right, rings run
+                           counter-clockwise
+    weight_m   (e, g)  m   quadrature weight along x by group, 0 for other groups' edges; negative
+                           where a ring is taken away
+    needs      (g, w)      True where a group counts only while that well does not lift
 
-    Vertices come first so that neighbours along a ring are whole contiguous rows to numpy.
+    Group 0 is the hull itself with all wells that never lift.
     """
 
     x_m: Array
-    weight_m: Array
     y_m: Array
     z_m: Array
+    weight_m: Array
     needs: Flags
 
-    def weights(self, lost: Flags) -> Array:
-        """(k, s) m: quadrature weights for k cases, given which wells (k, w) do not lift."""
-        if not self.needs.any():
-            return np.broadcast_to(self.weight_m, (len(lost), len(self.weight_m)))
+    def counted(self, lost: Flags) -> Array:
+        """(k, g): 1 for each group that counts, given which wells (k, w) do not lift; else 0."""
         shut = self.needs[None, :, :] & ~lost[:, None, :]
-        weights: Array = np.where(shut.any(axis=2), 0.0, self.weight_m)
-        return weights
+        counted: Array = np.where(shut.any(axis=2), 0.0, 1.0)
+        return counted
 
-    @property
-    def area_m2(self) -> Array:
-        """(s,) m²: area of each whole ring."""
-        y, z = self.y_m, self.z_m
-        area: Array = 0.5 * (y[:-1] * z[1:] - y[1:] * z[:-1]).sum(axis=0)
-        return area
+    @cached_property
+    def size_m(self) -> float:
+        """Greatest coordinate in a section, in m."""
+        return float(max(np.abs(self.y_m).max(), np.abs(self.z_m).max()))
 
+    @cached_property
+    def moments_m(self) -> Array:
+        """(3·g, e): the weights times 1, x and x²."""
+        weight = self.weight_m.T
+        return np.concatenate((weight, weight * self.x_m, weight * self.x_m**2))
 
-@dataclass(frozen=True, eq=False)
-class Lattice:
-    """The sections of a hull: its own rings, and those of its wells, which have fewer corners."""
-
-    hull: Rings
-    wells: Rings | None
-
-    @property
-    def parts(self) -> tuple[Rings, ...]:
-        """The rings in the order that weights and immersed areas are given."""
-        return (self.hull,) if self.wells is None else (self.hull, self.wells)
-
-    def weights(self, lost: Flags) -> tuple[Array, ...]:
-        """(k, s) m of quadrature weights for each part; see `Rings.weights`."""
-        return tuple(part.weights(lost) for part in self.parts)
+    @cached_property
+    def volume_m3(self) -> Array:
+        """(g,) m³: volume of each group."""
+        volume: Array = (
+            0.5 * (self.y_m[0] * self.z_m[1] - self.y_m[1] * self.z_m[0]) @ (self.weight_m)
+        )
+        return volume
 
 
 def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
@@ -82,21 +77,38 @@ def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
     Spans never bridge a station or the end of a well, so each integrand is smooth within one.
     """
     x_m, weight_m = _gauss_points(hull, spans_per_length)
-    y_m, z_m = _rings(hull, x_m)
-    whole = Rings(x_m, weight_m, y_m, z_m, np.zeros((len(x_m), len(hull.wells)), np.bool_))
-    cut: list[tuple[float, Array, frozenset[int]]] = []
-    at: list[int] = []
-    for group, box in _well_boxes(hull.wells):
+    rings = _rings(hull, x_m)
+    drained = frozenset(i for i, well in enumerate(hull.wells) if well.drains)
+    groups: list[frozenset[int]] = [frozenset()]
+    edges = [
+        _edges(ring, x, weight, 0) for ring, x, weight in zip(rings, x_m, weight_m, strict=True)
+    ]
+    for wells, box in _well_boxes(hull.wells):
+        if wells - drained not in groups:
+            groups.append(wells - drained)
+        group, sign = groups.index(wells - drained), (-1.0) ** len(wells)
         for i in np.flatnonzero((box.x_aft_m < x_m) & (x_m < box.x_fwd_m)):
-            inside = _clip_to_box(np.column_stack((y_m[:-1, i], z_m[:-1, i])), box)
+            inside = _clip_to_box(rings[i], box)
             if len(inside) >= 3:
-                cut.append(((-1.0) ** len(group), inside, group))
-                at.append(int(i))
-    if not cut:
-        return Lattice(whole, None)
-    needs = np.array([[i in group for i in range(len(hull.wells))] for *_, group in cut])
-    signed = weight_m[at] * np.array([sign for sign, *_ in cut])
-    return Lattice(whole, Rings(x_m[at], signed, *_stack([ring for _, ring, _ in cut]), needs))
+                edges.append(_edges(inside, x_m[i], sign * weight_m[i], group))
+    y0, z0, y1, z1, x, weight, group_of = np.concatenate(edges, axis=1)
+    lie = (y0 != y1) | (z0 != z1)  # a point is no edge
+    weights = np.where(group_of[:, None] == np.arange(len(groups)), weight[:, None], 0.0)
+    needs = np.array([[i in group for i in range(len(hull.wells))] for group in groups], np.bool_)
+    return Lattice(
+        x[lie],
+        np.stack((y0, y1))[:, lie],
+        np.stack((z0, z1))[:, lie],
+        np.ascontiguousarray(weights[lie]),
+        needs.reshape(len(groups), len(hull.wells)),
+    )
+
+
+def _edges(ring: Array, x_m: float, weight_m: float, group: int) -> Array:
+    """(7, n): both ends, place, weight and group of the edges of a ring (n, 2)."""
+    ends = np.concatenate((ring, np.roll(ring, -1, axis=0)), axis=1).T
+    same = np.array([[x_m], [weight_m], [float(group)]])
+    return np.concatenate((ends, np.repeat(same, len(ring), axis=1)))
 
 
 def outline_at(hull: Hull, x_m: float) -> Array:
@@ -124,25 +136,18 @@ def _matched(hull: Hull, i: int) -> tuple[Array, Array]:
     return _resample(aft, aft_at, at), _resample(fwd, fwd_at, at)
 
 
-def _rings(hull: Hull, x_m: Array) -> tuple[Array, Array]:
-    """y and z (p+1, s) of the closed rings at each x, padded to one length where corners are fewer.
-
-    A ring runs from the starboard sheer down to the keel and up to the port sheer.
-    """
+def _rings(hull: Hull, x_m: Array) -> list[Array]:
+    """Vertices (n, 2) of the ring at each x, from the starboard sheer by the keel to the port."""
     interval = _interval(hull, x_m)
-    halves: list[Array] = []
+    rings: list[Array] = []
     for i in np.unique(interval):
         aft, fwd = _matched(hull, int(i))
         inside = x_m[interval == i]
         share = ((inside - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i]))[:, None, None]
-        halves.append((1 - share) * aft + share * fwd)
-    most = max(half.shape[1] for half in halves)
-    half = np.concatenate(
-        [np.pad(h, ((0, 0), (0, most - h.shape[1]), (0, 0)), mode="edge") for h in halves]
-    )
-    ring = np.concatenate((half[:, ::-1] * np.array([-1.0, 1.0]), half), axis=1)
-    closed = np.concatenate((ring, ring[:, :1]), axis=1)
-    return np.ascontiguousarray(closed[:, :, 0].T), np.ascontiguousarray(closed[:, :, 1].T)
+        half = (1 - share) * aft + share * fwd
+        ring = np.concatenate((half[:, ::-1] * np.array([-1.0, 1.0]), half), axis=1)
+        rings += list(ring)
+    return rings
 
 
 def _gauss_points(hull: Hull, spans_per_length: int) -> tuple[Array, Array]:
@@ -229,12 +234,3 @@ def _clip_side(ring: Array, inside: Array) -> Array:
     keep = np.stack((inside >= 0, crossing), axis=1).ravel()
     kept: Array = pairs[keep]
     return kept
-
-
-def _stack(rings: list[Array]) -> tuple[Array, Array]:
-    """(p+1, s) y and z, rings padded by repeating the first vertex, which adds nothing."""
-    most = max(len(ring) for ring in rings)
-    stacked = np.array(
-        [np.vstack((ring, np.repeat(ring[:1], most + 1 - len(ring), axis=0))) for ring in rings]
-    )
-    return np.ascontiguousarray(stacked[:, :, 0].T), np.ascontiguousarray(stacked[:, :, 1].T)

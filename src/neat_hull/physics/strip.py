@@ -46,11 +46,5 @@ def lift_per_m(
     floating: FloatingHull, rest: Rest, water_density_kg_m3: float
 ) -> tuple[Array, Array]:
     """x (n,) m and lift (n,) kg per m of length of a boat at rest, wells taken away."""
-    lattice = floating.lattice
-    weights = lattice.weights(rest.lost)
-    at = np.concatenate([part.x_m for part in lattice.parts])
-    signed = np.concatenate([np.sign(w[0]) * m2[0]
-                             for w, m2 in zip(weights, rest.section_m2, strict=True)])  # fmt: skip
-    x, place = np.unique(at, return_inverse=True)
-    area: Array = np.bincount(place, weights=signed, minlength=len(x)).astype(np.float64)
-    return x, water_density_kg_m3 * area
+    x, area = rest.section_m2(floating)
+    return x, water_density_kg_m3 * area[0]
