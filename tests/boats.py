@@ -5,7 +5,7 @@ from collections.abc import Callable
 import numpy as np
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.balance import FloatingHull
+from neat_hull.physics.floating import FloatingHull
 from neat_hull.physics.hull import Hull, Station, Well
 from neat_hull.physics.loads import Loads
 

@@ -7,6 +7,7 @@ NeatHullError
 ├── NoBalance       (also ValueError)   it floats, but in no upright place  422, exit 3
 ├── NotFoundError   (also LookupError)  no such setup, boat or thing        404
 ├── ConflictError                       the setup changed meanwhile         409
+├── FeedError       (also OSError)      an instrument cannot be reached     503
 └── StoreError      (also OSError)      the data file cannot be used        500, exit 2
 
 A boat that is merely bad (stern-heavy, tender, wet) is no error: that is a figure with a verdict.
@@ -66,6 +67,10 @@ class ConflictError(NeatHullError):
             f"this change was based on revision {seen}, but the setup is now at {current}"
         )
         self.seen, self.current = seen, current
+
+
+class FeedError(NeatHullError, OSError):
+    """The instrument is not there, or hung up."""
 
 
 class StoreError(NeatHullError, OSError):

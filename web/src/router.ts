@@ -7,6 +7,7 @@ export const SCREENS = [
   { path: '/angler', name: 'Angler', component: () => import('@/views/AnglerView.vue') },
   { path: '/gear', name: 'Gear', component: () => import('@/views/GearView.vue') },
   { path: '/bench', name: 'Bench', component: BenchView },
+  { path: '/afloat', name: 'Afloat', component: () => import('@/views/AfloatView.vue') },
 ]
 
 export const router = createRouter({

@@ -1,15 +1,20 @@
 """The boat's lines and the angler's body for the screen, from the same geometry that floats."""
 
 import numpy as np
+from shapely import LineString, Point
 
 from neat_hull.analysis.rigging import floating_hull, seated_body, spot
-from neat_hull.model.figures import Drawing, Limb
+from neat_hull.model.boat import MeasuredPoint
+from neat_hull.model.figures import Drawing, Limb, MeasuredOff, SectionLine
 from neat_hull.model.setup import Setup
 from neat_hull.physics.body import HALF_SHOULDERS, Body
+from neat_hull.physics.hull import Hull
 from neat_hull.physics.lattice import outline_at
 from neat_hull.physics.reach import Zone, farthest_m
 
 _POINTS = 121
+_SECTIONS_AT = np.array([0.06, 0.16, 0.28, 0.40, 0.52, 0.64, 0.76, 0.87, 0.95])
+AGREES_M = 0.01  # what a tape held to a curved hull can be trusted for
 _BEARINGS_RAD = np.linspace(-np.pi, np.pi, 49)
 # Reach is mapped at the height of the lap, where most of what is handled on the water lies.
 _ZONE_OVER_SEAT_M = 0.20
@@ -32,6 +37,8 @@ def drawing(setup: Setup) -> Drawing:
         sheer_z_m=[float(o[-1, 1]) for o in outlines],
         section=[(float(y), float(z)) for y, z in outlines[widest]],
         section_x_m=float(x[widest]),
+        sections=[_section(hull, at) for at in hull.x_aft_m + hull.length_m * _SECTIONS_AT],
+        measured=[_measured(hull, point) for point in setup.boat.measured],
         limbs=[
             Limb(name=s.name, upper=spot(s.upper_m), far=spot(s.far_m),
                  width_m=s.thickness_m)
@@ -44,6 +51,21 @@ def drawing(setup: Setup) -> Drawing:
         lean_zone=_zone_edge(body, frozenset(Zone) - {Zone.OUT}, lap_m),
         brace_gap_m=body.brace_gap_m,
     )  # fmt: skip
+
+
+def _section(hull: Hull, x_m: float) -> SectionLine:
+    points = [(float(y), float(z)) for y, z in outline_at(hull, x_m)]
+    return SectionLine(x_m=float(x_m), points=points)
+
+
+def _measured(hull: Hull, point: MeasuredPoint) -> MeasuredOff:
+    """Distance of a measured point from the section at its place; past the ends, from the end."""
+    x = min(max(point.x_m, hull.x_aft_m), hull.x_fwd_m)
+    off = LineString(outline_at(hull, x)).distance(Point(point.y_m, point.z_m))
+    off = float(np.hypot(off, point.x_m - x))
+    return MeasuredOff(
+        x_m=point.x_m, y_m=point.y_m, z_m=point.z_m, off_m=off, agrees=off <= AGREES_M
+    )
 
 
 def _zone_edge(body: Body, zones: frozenset[Zone], z_m: float) -> list[tuple[float, float]]:

@@ -3,7 +3,8 @@
 import numpy as np
 
 from neat_hull.analysis import limits
-from neat_hull.analysis.rigging import Rigged, rig, spot
+from neat_hull.analysis.bands import bands
+from neat_hull.analysis.rigging import Rigged, as_tested, rig, spot
 from neat_hull.analysis.whereabouts import whereabouts
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.figures import (
@@ -18,9 +19,9 @@ from neat_hull.model.figures import (
 )
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics, strip
-from neat_hull.physics.arrays import Array
-from neat_hull.physics.balance import Rest
+from neat_hull.physics.floating import Rest
 from neat_hull.physics.reach import reach
+from neat_hull.physics.stability import first_zero
 
 CURVE_DEG = np.arange(0.0, 61.0, 5.0)  # past 60° nobody is still sitting in it
 
@@ -39,15 +40,16 @@ def evaluate(setup: Setup) -> Figures:
         )
     except (DoesNotFloat, NoBalance) as trouble:
         return Figures(weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
-                       aboard=aboard, estimate=True)  # fmt: skip
+                       aboard=aboard, bands=None)  # fmt: skip
+    up = hydrostatics.upright(settled)
     return Figures(
         weight=weight,
-        afloat=_afloat(rigged, settled),
+        afloat=_afloat(rigged, settled, up),
         trouble=None,
         curve=_curve(curve),
         strip=_strip(rigged, settled.rest),
         aboard=aboard,
-        estimate=True,
+        bands=bands(rigged, settled, up),
     )
 
 
@@ -62,8 +64,9 @@ def require_afloat(setup: Setup) -> Figures:
 
 def _weight(setup: Setup) -> Weight:
     aboard = [setup.things[i] for i in setup.places]
-    gear, boat, angler = sum(t.mass_kg for t in aboard), setup.boat, setup.angler
+    gear, boat, angler = sum(t.mass_kg for t in aboard), as_tested(setup.boat), setup.angler
     carried = gear + angler.mass_kg
+    rated = carried + (boat.hull_mass_kg if boat.rating_covers != "all aboard" else 0.0)
     guessed = (
         sum(t.mass_kg for t in aboard if t.evidence == "guess")
         + (boat.hull_mass_kg if boat.hull_evidence == "guess" else 0.0)
@@ -72,11 +75,12 @@ def _weight(setup: Setup) -> Weight:
     working = None if boat.rated_kg is None else boat.rated_kg * boat.working_share
     verdict: Verdict | None = None
     if boat.rated_kg is not None and working is not None:
-        verdict = limits.OF_WORKING_SHARE.verdict(carried / working)
-        if carried > boat.rated_kg:
+        verdict = limits.OF_WORKING_SHARE.verdict(rated / working)
+        if rated > boat.rated_kg:
             verdict = "stop"
     return Weight(
         carried_kg=carried,
+        counted_kg=rated,
         angler_kg=angler.mass_kg,
         gear_kg=gear,
         boat_kg=boat.hull_mass_kg,
@@ -88,14 +92,15 @@ def _weight(setup: Setup) -> Weight:
     )
 
 
-def _afloat(rigged: Rigged, settled: hydrostatics.Settled) -> Afloat:
-    rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
+def _afloat(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Upright) -> Afloat:
+    rest = hydrostatics.equilibrium(settled)
     trim, heel = float(np.degrees(rest.trim_rad)), float(np.degrees(rest.heel_rad))
-    centre = rigged.loads.centre_m
+    centre = rigged.loads.solid_centre_m
     wells = [
         WellState(
             name=well.name,
             floor_over_water_m=over,
+            deepest_at=_corner(rest),
             scuppers=well.scuppers,
             flooded=flooded,
             verdict=_well_verdict(over, well.scuppers == "open", flooded),
@@ -124,6 +129,13 @@ def _afloat(rigged: Rigged, settled: hydrostatics.Settled) -> Afloat:
     )
 
 
+def _corner(rest: hydrostatics.Equilibrium) -> str:
+    """Where water stands deepest on a floor: at the low end, on the low side."""
+    end = "aft" if rest.trim_rad >= 0 else "forward"
+    side = "to starboard" if rest.heel_rad > 0 else "to port"
+    return end if abs(rest.heel_rad) < np.radians(0.1) else f"{end}, {side}"
+
+
 def _well_verdict(over_m: float, drains: bool, flooded: bool) -> Verdict:
     if flooded:
         return "stop"
@@ -134,27 +146,17 @@ def _curve(curve: hydrostatics.RightingCurve) -> Curve:
     return Curve(
         heel_deg=[float(h) for h in CURVE_DEG],
         gz_m=[float(gz) if np.isfinite(gz) else None for gz in curve.gz_m],
-        deck_edge_deg=_first_zero(CURVE_DEG, curve.edge_over_m),
+        deck_edge_deg=first_zero(CURVE_DEG, curve.edge_over_m),
     )
-
-
-def _first_zero(at: Array, height_m: Array) -> float | None:
-    """Where heights first come down to 0, straight between the steps of the curve."""
-    under = np.flatnonzero(~(height_m > 0))
-    if len(under) == 0:
-        return None
-    k = int(under[0])
-    if k == 0 or not np.isfinite(height_m[k]):
-        return float(at[k])
-    share = height_m[k - 1] / (height_m[k - 1] - height_m[k])
-    return float(at[k - 1] + share * (at[k] - at[k - 1]))
 
 
 def _strip(rigged: Rigged, state: Rest) -> Strip:
     hull, boat = rigged.floating.hull, rigged.setup.boat
     edges = strip.bin_edges_m(hull.x_aft_m, hull.x_fwd_m)
     limbs = rigged.body.segments
-    mass = [s.mass_kg for s in limbs] + [float(m) for m in rigged.loads.mass_kg[2:]]
+    mass = [s.mass_kg for s in limbs] + [
+        float(m) for m in rigged.loads.mass_kg[2 : 2 + len(rigged.stowed)]
+    ]
     ends = [s.along_m for s in limbs] + [(s.aft_m, s.fwd_m) for s in rigged.stowed]
     aft, fwd = np.array(ends).T
     weight = strip.spread(edges, np.array(mass), aft, fwd).sum(axis=0) + strip.hull_spread(

@@ -5,6 +5,7 @@ from typing import Literal, get_args
 
 import numpy as np
 
+from neat_hull.analysis.bands import bands
 from neat_hull.analysis.limits import (
     FLOOR_OVER_WATER_M,
     LIST_DEG,
@@ -12,7 +13,7 @@ from neat_hull.analysis.limits import (
     SEATED_GM_M,
     TRIM_DEG,
 )
-from neat_hull.analysis.rigging import Rigged, rig
+from neat_hull.analysis.rigging import Rigged, as_tested, rig
 from neat_hull.model.figures import How, HowRow
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics
@@ -20,10 +21,11 @@ from neat_hull.physics import hydrostatics
 Figure = Literal["weight", "trim", "list", "gm", "wells"]
 FIGURES: tuple[Figure, ...] = get_args(Figure)
 
-_ESTIMATE = (
-    "Estimate: the hull comes from a tape and has not been checked by a float test yet. "
-    "The maker's rating and instructions win over any figure here."
-)
+_HULL = {
+    "estimate": "Estimate: the hull comes from a tape and has not been tested afloat yet.",
+    "calibrated": "The hull has been tested afloat; the rest comes from weights and the test.",
+}
+_WINS = "The maker's rating and instructions win over any figure here."
 
 
 def explain(setup: Setup, figure: Figure) -> How:
@@ -32,11 +34,19 @@ def explain(setup: Setup, figure: Figure) -> How:
     if figure == "weight":
         return _weight(rigged)
     settled = hydrostatics.settle(rigged.floating, rigged.loads, rigged.water_density_kg_m3)
-    return _ABOUT[figure](rigged, settled)
+    band = bands(rigged, settled, hydrostatics.upright(settled))
+    rows: dict[Figure, HowRow] = {
+        "trim": HowRow(label="±", value=band.trim_deg, kind="angle"),
+        "list": HowRow(label="±", value=band.list_deg, kind="angle"),
+        "gm": HowRow(label="±", value=band.gm_m, kind="length"),
+        "wells": HowRow(label="±", value=band.draft_m, kind="length"),
+    }
+    how = _ABOUT[figure](rigged, settled)
+    return how.model_copy(update={"band": rows[figure], "sure": f"{_HULL[band.hull]} {_WINS}"})
 
 
 def _weight(rigged: Rigged) -> How:
-    setup, boat = rigged.setup, rigged.setup.boat
+    setup, boat = rigged.setup, as_tested(rigged.setup.boat)
     gear = sum(setup.things[i].mass_kg for i in setup.places)
     rows = [
         HowRow(label="Angler, dressed for the water", value=setup.angler.mass_kg, kind="mass"),
@@ -62,6 +72,7 @@ def _weight(rigged: Rigged) -> How:
 
 def _trim(rigged: Rigged, settled: hydrostatics.Settled) -> How:
     rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
+    weight_x_m = float(rigged.loads.solid_centre_m[0])
     return How(
         title="Bow up or down (trim)",
         plain="The boat turns in the water until the lift acts right under the weight. "
@@ -69,21 +80,19 @@ def _trim(rigged: Rigged, settled: hydrostatics.Settled) -> How:
         formula="ρV = M  and  (r_B − r_G)·l = 0, solved together with heel",
         rows=[
             *_common(rigged, rest),
-            HowRow(label="Weight acts at, from the stern", value=float(rigged.loads.centre_m[0]),
-                   kind="length"),
+            HowRow(label="Weight acts at, from the stern", value=weight_x_m, kind="length"),
             HowRow(label="Lift acts at, from the stern (LCB)", value=rest.lcb_m, kind="length"),
             HowRow(label="Draft at the stern", value=rest.draft_aft_m, kind="length"),
             HowRow(label="Draft at the bow", value=rest.draft_fwd_m, kind="length"),
             HowRow(label="Moment that trims 1 cm", value=up.moment_to_trim_1cm_kg_m, kind="moment"),
             HowRow(label="Trim θ, bow up", value=float(np.degrees(rest.trim_rad)), kind="angle"),
         ],
-        sure=_ESTIMATE,
     )  # fmt: skip
 
 
 def _list(rigged: Rigged, settled: hydrostatics.Settled) -> How:
     rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
-    off = float(rigged.loads.centre_m[1])
+    off = float(rigged.loads.solid_centre_m[1])
     return How(
         title="Lean at rest (list)",
         plain="Weight off the middle leans the boat until the lift has moved as far. "
@@ -97,7 +106,6 @@ def _list(rigged: Rigged, settled: hydrostatics.Settled) -> How:
             HowRow(label="Heel φ, starboard down", value=float(np.degrees(rest.heel_rad)),
                    kind="angle"),
         ],
-        sure=_ESTIMATE,
     )  # fmt: skip
 
 
@@ -107,15 +115,15 @@ def _gm(rigged: Rigged, settled: hydrostatics.Settled) -> How:
         title="Steadiness (metacentric height, GM)",
         plain="How hard the boat pushes back against the first degrees of a lean, seated. "
         + SEATED_GM_M.reason,
-        formula="GM = KB + BM − KG,  BM = I ÷ V",
+        formula="GM = KB + BM − KG − Σρi ÷ M,  BM = I ÷ V",
         rows=[
             *_common(rigged, rest),
             HowRow(label="Centre of lift over the bottom (KB)", value=up.kb_m, kind="length"),
             HowRow(label="Waterplane's part (BM)", value=up.bm_m, kind="length"),
             HowRow(label="Centre of weight over the bottom (KG)", value=up.kg_m, kind="length"),
+            HowRow(label="Raised by running liquids", value=up.free_surface_m, kind="length"),
             HowRow(label="GM", value=up.gm_m, kind="length"),
         ],
-        sure=_ESTIMATE,
     )
 
 
@@ -133,7 +141,6 @@ def _wells(rigged: Rigged, settled: hydrostatics.Settled) -> How:
                 for well, over in zip(rigged.setup.boat.wells, rest.wells_over_m, strict=True)
             ),
         ],
-        sure=_ESTIMATE,
     )
 
 

@@ -8,7 +8,7 @@ import numpy as np
 from neat_hull.errors import InputError
 from neat_hull.model.float_case import FloatCase
 from neat_hull.physics import hydrostatics
-from neat_hull.physics.balance import FloatingHull
+from neat_hull.physics.floating import FloatingHull
 from neat_hull.physics.hull import Hull, Station, Well, require_hull
 from neat_hull.physics.loads import Loads, require_loads
 

@@ -55,3 +55,17 @@ OF_WORKING_SHARE = Levels(
     reason="Makers rate what floats, not what fishes well: most anglers stay at 65 to 75 % of the "
     "rating. The rating itself is a hard stop.",
 )  # fmt: skip
+STANDING_GM_M = Levels(
+    0.05, 0.0, float("-inf"), rising=True,
+    reason="Above about 5 cm the boat itself keeps a stander up; below nothing it is done only by "
+    "one's own balance.",
+)  # fmt: skip
+MARGIN_USED = Levels(
+    0.50, 0.75, 1.00,
+    reason="Half of the greatest righting lever is left for what one did not foresee: a wake, a "
+    "second fish, a slip.",
+)  # fmt: skip
+LEAST_FREEBOARD_M = Levels(
+    0.05, 0.02, 0.0, rising=True,
+    reason="Five centimetres of gunwale keep out a ripple; with none left, water comes over.",
+)  # fmt: skip

@@ -5,16 +5,19 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
-from pydantic import TypeAdapter
 
 from neat_hull.errors import InputError, InputErrors
-from neat_hull.model.boat import Boat, TapeMeasures, WellBox
+from neat_hull.model.base import Model
+from neat_hull.model.boat import Boat, OffsetStation, TapeMeasures, WellBox
+from neat_hull.model.calibration import LiftTest
 from neat_hull.model.figures import Spot
 from neat_hull.model.setup import WATER_DENSITY_KG_M3, Place, SeatPlace, Setup, Thing
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.balance import FloatingHull
 from neat_hull.physics.body import Body, Seat, require_angler, seated
-from neat_hull.physics.hull import Hull, Well, require_hull
+from neat_hull.physics.floating import FloatingHull
+from neat_hull.physics.flooded import box_surface_inertia_m4
+from neat_hull.physics.fullness import filled
+from neat_hull.physics.hull import Hull, Station, Well, require_hull
 from neat_hull.physics.loads import Loads
 from neat_hull.physics.tape import Tape, stations_from_tape
 
@@ -65,39 +68,104 @@ def rig(setup: Setup) -> Rigged:
         for thing_id, place in sorted(setup.places.items())
     )
     hull_at = hull_centre_m(setup.boat)
-    loads = Loads(
-        np.array(
-            [setup.boat.hull_mass_kg, body.mass_kg]
-            + [setup.things[s.thing_id].mass_kg for s in stowed]
-        ),
-        np.array([hull_at, body.centre_m] + [s.centre_m for s in stowed]),
-    )
+    loads = _loads(setup, hull_at, body, stowed)
     return Rigged(setup, floating, body, hull_at, stowed, loads)
+
+
+def as_tested(boat: Boat) -> Boat:
+    """The boat with what its tests found, while they are used, in place of what was typed."""
+    lift, tilt = boat.calibration.lift_test, boat.calibration.tilt_test
+    found: dict[str, object] = {}
+    if lift is not None and lift.used:
+        mass, lcg = lifted(lift)
+        found |= {"hull_mass_kg": mass, "hull_lcg_m": lcg, "hull_evidence": "weighed"}
+    if tilt is not None and tilt.used and tilt.hull_vcg_m is not None:
+        found["hull_vcg_m"] = tilt.hull_vcg_m
+    return boat.model_copy(update=found) if found else boat
+
+
+def lifted(lift: LiftTest) -> tuple[float, float]:
+    """Mass in kg and LCG in m of a boat hung on two scales: the sum, and the moments over it."""
+    mass = lift.bow_kg + lift.stern_kg
+    return mass, (lift.bow_kg * lift.bow_x_m + lift.stern_kg * lift.stern_x_m) / mass
+
+
+def _loads(setup: Setup, hull_at: Array, body: Body, stowed: tuple[Stowed, ...]) -> Loads:
+    """Row 0 is the hull, row 1 the angler, then things; lost volumes weigh like their water."""
+    boat, density = as_tested(setup.boat), WATER_DENSITY_KG_M3[setup.water]
+    things = [setup.things[s.thing_id] for s in stowed]
+    lost = [f for f in boat.fittings if f.lost_m3 > 0]
+    return Loads(
+        np.array(
+            [boat.hull_mass_kg, body.mass_kg]
+            + [thing.mass_kg for thing in things]
+            + [density * f.lost_m3 for f in lost]
+        ),
+        np.array(
+            [hull_at, body.centre_m]
+            + [s.centre_m for s in stowed]
+            + [(f.x_m, f.y_m, f.z_m) for f in lost]
+        ),
+        free_surface_kg_m=sum(
+            _surface_kg_m(thing, setup.places[s.thing_id])
+            for thing, s in zip(things, stowed, strict=True)
+            if thing.sloshes
+        ),
+    )
+
+
+def _surface_kg_m(thing: Thing, place: Place) -> float:
+    """ρi of the liquid in a box turned on the deck; as water, which most of it is."""
+    turn = math.radians(place.turn_deg)
+    along = box_surface_inertia_m4(thing.length_m, thing.width_m) * math.cos(turn) ** 2
+    across = box_surface_inertia_m4(thing.width_m, thing.length_m) * math.sin(turn) ** 2
+    return WATER_DENSITY_KG_M3["fresh"] * (along + across)
 
 
 def floating_hull(boat: Boat) -> FloatingHull:
     """The boat's hull, lofted once per shape. Raises InputErrors naming the measure."""
-    wells = "[" + ",".join(well.model_dump_json() for well in boat.wells) + "]"
-    return _lofted(boat.tape.model_dump_json(), wells)
+    test = boat.calibration.float_test
+    fore = aft = 0.0
+    if test is not None and test.used:
+        fore, aft = test.fullness_fore or 0.0, test.fullness_aft or 0.0
+    return _lofted(_shape_json(boat), fore, aft)
 
 
-@lru_cache(maxsize=32)
-def _lofted(tape_json: str, wells_json: str) -> FloatingHull:
-    tape = TapeMeasures.model_validate_json(tape_json)
-    wells = TypeAdapter(list[WellBox]).validate_json(wells_json)
+class _Shape(Model):
+    tape: TapeMeasures
+    wells: list[WellBox]
+    offsets: list[OffsetStation] | None
+
+
+def _shape_json(boat: Boat) -> str:
+    return boat.model_dump_json(include={"tape", "wells", "offsets"})
+
+
+@lru_cache(maxsize=64)
+def _lofted(shape_json: str, fore: float, aft: float) -> FloatingHull:
+    return FloatingHull.of(_hull(shape_json, fore, aft))
+
+
+def shape_of(boat: Boat, fore: float, aft: float) -> Hull:
+    """The boat's hull with sections fuller or finer than its tape says; nothing is kept."""
+    return _hull(_shape_json(boat), fore, aft)
+
+
+def _hull(shape_json: str, fore: float, aft: float) -> Hull:
+    shape = _Shape.model_validate_json(shape_json)
     try:
-        stations = stations_from_tape(Tape(**tape.model_dump()))
+        stations = _stations(shape)
     except InputErrors as wrong:
         raise InputErrors(
             [InputError(f"tape.{e.field}", e.value, e.why) for e in wrong.errors]
         ) from wrong
     hull = Hull(
-        stations,
+        filled(stations, fore, aft),
         tuple(
             Well(**well.model_dump(exclude={"scuppers"}), drains=well.scuppers == "open")
-            for well in wells
+            for well in shape.wells
         ),
-        corner_to_corner=True,
+        corner_to_corner=shape.offsets is None,
     )
     try:
         require_hull(hull)
@@ -105,7 +173,13 @@ def _lofted(tape_json: str, wells_json: str) -> FloatingHull:
     except InputError as wrong:
         field = wrong.field.removeprefix("hull.")
         raise InputError(field, wrong.value, wrong.why) from wrong
-    return FloatingHull.of(hull)
+    return hull
+
+
+def _stations(shape: _Shape) -> tuple[Station, ...]:
+    if shape.offsets is None:
+        return stations_from_tape(Tape(**shape.tape.model_dump()))
+    return tuple(Station(one.x_m, np.array(one.points_m, dtype=float)) for one in shape.offsets)
 
 
 def _require_wells_inside(hull: Hull) -> None:
@@ -128,8 +202,8 @@ def seated_body(setup: Setup) -> Body:
         raise InputErrors(
             [InputError(f"angler.{e.field}", e.value, e.why) for e in wrong.errors]
         ) from wrong
-    _require_seat(setup.seat, boat.tape.length_m)
-    return _seated(angler.mass_kg, angler.stature_m, _seat(setup.seat))
+    _require_seat(setup.seat, floating_hull(boat).hull.length_m)
+    return _seated(angler.mass_kg, angler.stature_m, seat_of(setup.seat))
 
 
 @lru_cache(maxsize=32)
@@ -150,7 +224,8 @@ def _require_seat(seat: SeatPlace, length_m: float) -> None:
         raise InputError("seat.brace_z_m", seat.brace_z_m, "the heels rest 0 to 100 cm up")
 
 
-def _seat(seat: SeatPlace) -> Seat:
+def seat_of(seat: SeatPlace) -> Seat:
+    """The seat as the body model wants it."""
     return Seat(
         seat.x_m, seat.z_m, float(np.radians(seat.recline_deg)), seat.brace_x_m, seat.brace_z_m
     )
@@ -158,6 +233,7 @@ def _seat(seat: SeatPlace) -> Seat:
 
 def hull_centre_m(boat: Boat) -> Array:
     """(3,) m: the bare hull's centre of gravity, typical where its owner has not measured it."""
+    boat = as_tested(boat)
     lcg = boat.hull_lcg_m if boat.hull_lcg_m is not None else TYPICAL_LCG_SHARE * boat.tape.length_m
     vcg = boat.hull_vcg_m if boat.hull_vcg_m is not None else TYPICAL_VCG_SHARE * boat.tape.depth_m
     return np.array([lcg, 0.0, vcg])

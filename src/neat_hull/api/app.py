@@ -11,16 +11,20 @@ from starlette.responses import Response
 from starlette.types import Scope
 
 from neat_hull import __version__
-from neat_hull.api import changes, setups
+from neat_hull.api import boat, changes, instrument, setups
 from neat_hull.api.guard import Guard
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body
 from neat_hull.api.state import SetupCache
+from neat_hull.instruments.listener import Listener
 
 LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
 
 
 def create_app(
-    data: Path, screens: Path | None = None, hosts: frozenset[str] = LOOPBACK
+    data: Path,
+    screens: Path | None = None,
+    hosts: frozenset[str] = LOOPBACK,
+    listener: Listener | None = None,
 ) -> FastAPI:
     """The application over a data file that `open_store` made ready; `screens` is the built web."""
     app = FastAPI(
@@ -32,10 +36,12 @@ def create_app(
         generate_unique_id_function=_operation,
         responses={422: {"model": Problem}, 404: {"model": Problem}, 409: {"model": Problem}},
     )
-    app.state.data, app.state.cache = data, SetupCache()
+    app.state.data, app.state.cache, app.state.listener = data, SetupCache(), listener
     v1 = APIRouter(prefix="/api/v1")
     v1.include_router(setups.router)
     v1.include_router(changes.router)
+    v1.include_router(boat.router)
+    v1.include_router(instrument.router)
     app.include_router(v1)
     for kind in STATUS:
         app.add_exception_handler(kind, answer)

@@ -3,13 +3,16 @@
 from sqlite3 import Connection
 
 from fastapi import APIRouter
+from pydantic import Field
 
+from neat_hull.analysis.calibration import refit
 from neat_hull.analysis.evaluate import require_afloat
 from neat_hull.api.setups import Seen
 from neat_hull.api.state import Db, SetupId, SetupState, ThingId, state_of
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance, NotFoundError
 from neat_hull.model.boat import Boat
-from neat_hull.model.setup import Angler, Place, SeatPlace, Thing, Water
+from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Thing, Water
 from neat_hull.store.connect import transaction
 from neat_hull.store.history import Change, change
 from neat_hull.store.setups import StoredSetup, load_setup, next_thing_id
@@ -39,8 +42,14 @@ class AnglerChange(Seen):
 class SetupChange(Seen):
     """Name and water of a setup."""
 
-    name: str
+    name: str = Field(min_length=1, max_length=80)
     water: Water
+
+
+class DemandsChange(Seen):
+    """The numbers that demands are asked with."""
+
+    demands: DemandNumbers
 
 
 class ThingChange(Seen):
@@ -75,7 +84,7 @@ def take_ashore(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> 
 def put_boat(setup_id: SetupId, body: BoatChange, db: Db) -> SetupState:
     """Change the boat's measures, wells, weight or rating."""
     stored = load_setup(db, setup_id)
-    step = [Change("boat", stored.boat_id, body.boat.model_dump())]
+    step = [Change("boat", stored.boat_id, refit(body.boat).model_dump())]
     return _apply(db, setup_id, body.revision, "Change the boat", step, "boat.tape")
 
 
@@ -83,22 +92,27 @@ def put_boat(setup_id: SetupId, body: BoatChange, db: Db) -> SetupState:
 def put_angler(setup_id: SetupId, body: AnglerChange, db: Db) -> SetupState:
     """Change the angler and the seat."""
     stored = load_setup(db, setup_id)
-    setup = stored.setup
     step = [
         Change("angler", stored.angler_id, body.angler.model_dump()),
-        Change("setup", setup_id, {"name": setup.name, "water": setup.water,
-                                   "seat": body.seat.model_dump()}),
-    ]  # fmt: skip
+        _setup_row(setup_id, stored.setup.model_copy(update={"seat": body.seat})),
+    ]
     return _apply(db, setup_id, body.revision, "Change the angler", step, "angler.mass_kg")
 
 
 @router.put("")
 def put_setup(setup_id: SetupId, body: SetupChange, db: Db) -> SetupState:
     """Rename a setup, or change its water."""
-    seat = load_setup(db, setup_id).setup.seat.model_dump()
-    row = {"name": body.name, "water": body.water, "seat": seat}
-    step = [Change("setup", setup_id, row)]
+    changed = {"name": body.name, "water": body.water}
+    step = [_setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
     return _apply(db, setup_id, body.revision, "Change the setup", step, "water")
+
+
+@router.put("/demands")
+def put_demands(setup_id: SetupId, body: DemandsChange, db: Db) -> SetupState:
+    """Set the numbers that demands are asked with."""
+    changed = {"demands": body.demands}
+    step = [_setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
+    return _apply(db, setup_id, body.revision, "Set the demands", step, "demands")
 
 
 @router.post("/things", status_code=201)
@@ -127,6 +141,11 @@ def drop_thing(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> S
     if thing_id in stored.setup.places:
         step.insert(0, Change("place", thing_id, None))
     return _apply(db, setup_id, revision, f"Strike off {name}", step, "thing")
+
+
+def _setup_row(setup_id: int, setup: Setup) -> Change:
+    row = setup.model_dump(include={"name", "water", "seat", "demands"})
+    return Change("setup", setup_id, row)
 
 
 def _thing(stored: StoredSetup, thing_id: int) -> Thing:

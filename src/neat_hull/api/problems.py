@@ -11,6 +11,7 @@ from starlette.exceptions import HTTPException
 from neat_hull.errors import (
     ConflictError,
     DoesNotFloat,
+    FeedError,
     InputError,
     InputErrors,
     NeatHullError,
@@ -27,6 +28,7 @@ STATUS: dict[type[NeatHullError], tuple[int, str]] = {
     NoBalance: (422, "The boat finds no stable place"),
     NotFoundError: (404, "Not here"),
     ConflictError: (409, "The setup changed meanwhile"),
+    FeedError: (503, "The instrument cannot be reached"),
     StoreError: (500, "The data file cannot be used"),
 }
 

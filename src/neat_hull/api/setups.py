@@ -4,13 +4,16 @@ from fastapi import APIRouter, Request
 from pydantic import Field
 from starlette.responses import Response
 
+from neat_hull.analysis.afloat import sheet
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import Figure, explain
 from neat_hull.analysis.starting import FirstMeasures, starting_setup
 from neat_hull.api.state import Db, SetupCache, SetupId, SetupState, draw, state_of
 from neat_hull.errors import InputError
+from neat_hull.model.afloat import Sheet
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
+from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.figures import Answer, Drawing, Figures, How
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
 from neat_hull.store import history
@@ -41,6 +44,24 @@ class Trial(Model):
     angler: Angler | None = None
     seat: SeatPlace | None = None
     water: Water | None = None
+    demands: DemandNumbers | None = None
+
+    def on(self, kept: Setup) -> Setup:
+        """The setup as it would be. Raises InputError for a thing that is not there."""
+        places = dict(kept.places)
+        for one in self.places:
+            if one.thing_id not in kept.things:
+                raise InputError("places", one.thing_id, f"there is no thing {one.thing_id}")
+            if one.place is None:
+                places.pop(one.thing_id, None)
+            else:
+                places[one.thing_id] = one.place
+        changed = {
+            name: getattr(self, name)
+            for name in ("boat", "angler", "seat", "water", "demands")
+            if getattr(self, name) is not None
+        }
+        return kept.model_copy(update={"places": places, **changed})
 
 
 class Preview(Answer):
@@ -76,7 +97,7 @@ def setup(setup_id: SetupId, db: Db) -> SetupState:
 def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Response:
     """Figures as they would be; computes and stores nothing."""
     cache: SetupCache = request.app.state.cache
-    tried = _tried(cache.load(db, setup_id).setup, body)
+    tried = body.on(cache.load(db, setup_id).setup)
     shape = body.boat or body.angler or body.seat
     answer = Preview(figures=evaluate(tried), drawing=draw(tried) if shape else None)
     # Written out here: the framework would build and check the model a second time, in a drag.
@@ -87,6 +108,12 @@ def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Respons
 def how(setup_id: SetupId, figure: Figure, db: Db) -> How:
     """How a figure was computed."""
     return explain(load_setup(db, setup_id).setup, figure)
+
+
+@router.post("/{setup_id}/afloat")
+def afloat(setup_id: SetupId, body: Trial, db: Db) -> Sheet:
+    """Table, righting curves, demands and load curves, of a trial; computes and stores nothing."""
+    return sheet(body.on(load_setup(db, setup_id).setup))
 
 
 @router.post("/{setup_id}/undo")
@@ -103,20 +130,3 @@ def redo(setup_id: SetupId, body: Seen, db: Db) -> SetupState:
     with transaction(db):
         history.redo(db, setup_id, body.revision)
     return state_of(load_setup(db, setup_id))
-
-
-def _tried(kept: Setup, trial: Trial) -> Setup:
-    places = dict(kept.places)
-    for one in trial.places:
-        if one.thing_id not in kept.things:
-            raise InputError("places", one.thing_id, f"there is no thing {one.thing_id}")
-        if one.place is None:
-            places.pop(one.thing_id, None)
-        else:
-            places[one.thing_id] = one.place
-    changed = {
-        name: getattr(trial, name)
-        for name in ("boat", "angler", "seat", "water")
-        if getattr(trial, name) is not None
-    }
-    return kept.model_copy(update={"places": places, **changed})

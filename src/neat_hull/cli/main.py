@@ -46,15 +46,41 @@ def serve(
     screens: Annotated[
         Path | None, typer.Option(help="The built screens, where they are not packed in.")
     ] = None,
+    instrument: Annotated[
+        str | None, typer.Option(help="HOST:PORT of a tilt and force box (NMEA 0183 over TCP).")
+    ] = None,
 ) -> None:
     """Start the application and print its address."""
     from neat_hull.cli.serve import serve as start
 
     try:
-        start(data=data, demo=demo, host=host, port=port, screens=screens)
+        start(data=data, demo=demo, host=host, port=port, screens=screens, instrument=instrument)
     except NeatHullError as error:
         typer.echo(f"neat-hull: {error}", err=True)
         raise typer.Exit(2) from None
+
+
+@app.command()
+def instrument(
+    port: Annotated[int, typer.Option(min=1, max=65535)] = 10138,
+    stiffness_kg_m: Annotated[
+        float, typer.Option(min=0.1, help="Δ·GM of its made-up boat, kg·m.")
+    ] = 34.0,
+) -> None:
+    """Run a simulated tilt and force box on loopback, until Ctrl-C."""
+    from neat_hull.instruments.stand_in import SimulatedBoat, StandIn
+
+    try:
+        box = StandIn(port, SimulatedBoat(stiffness_kg_m=stiffness_kg_m))
+    except OSError as error:
+        typer.echo(f"neat-hull: 127.0.0.1:{port}: cannot be used: {error.strerror}", err=True)
+        raise typer.Exit(2) from None
+    box.start()
+    typer.echo(f"Simulated box at 127.0.0.1:{port}  (Ctrl-C stops it)")
+    try:
+        box.stopped.wait()
+    except KeyboardInterrupt:
+        box.stop()
 
 
 def _refuse(file: str, error: NeatHullError) -> NoReturn:

@@ -2,7 +2,8 @@
 
 import errno
 import socket
-from contextlib import suppress
+from collections.abc import Iterator
+from contextlib import contextmanager, suppress
 from pathlib import Path
 
 import typer
@@ -11,26 +12,61 @@ import uvicorn
 from neat_hull.api.app import LOOPBACK, create_app
 from neat_hull.errors import StoreError
 from neat_hull.files.demo import demo_setups
+from neat_hull.instruments.listener import Listener
+from neat_hull.instruments.stand_in import StandIn
 from neat_hull.store.connect import connect, open_store, transaction
 from neat_hull.store.setups import add_setup, list_setups, load_setup
 
 _CHECKOUT = Path(__file__).resolve().parents[3] / "web" / "dist"
 
 
-def serve(*, data: Path, demo: bool, host: str, port: int, screens: Path | None) -> None:
+def serve(
+    *,
+    data: Path,
+    demo: bool,
+    host: str,
+    port: int,
+    screens: Path | None,
+    instrument: str | None = None,
+) -> None:
     """Serve until Ctrl-C. Raises StoreError for a data file or an address that cannot be used."""
-    with _listen(host, port) as listening:
+    with _listen(host, port) as listening, instrument_for(instrument, demo) as listener:
         open_store(data)
         if demo:
             fill_with_demo(data)
         screens = screens or (_CHECKOUT if (_CHECKOUT / "index.html").exists() else None)
-        app = create_app(data, screens, LOOPBACK | {host.lower()})
+        app = create_app(data, screens, LOOPBACK | {host.lower()}, listener)
         shown = f"[{host}]" if ":" in host else host
         address = f"Neat Hull is at http://{shown}:{port}  (data: {data}; Ctrl-C stops it)"
         server = _Server(uvicorn.Config(app, log_level="warning", access_log=False), address)
         with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
             server.run(sockets=[listening])
     typer.echo("Neat Hull has stopped; everything is saved.")
+
+
+@contextmanager
+def instrument_for(address: str | None, demo: bool) -> Iterator[Listener | None]:
+    """Listen to the instrument at HOST:PORT; without one, the demo brings its simulated box."""
+    stand_in: StandIn | None = None
+    listener: Listener | None = None
+    if address is not None:
+        host, _, port = address.rpartition(":")
+        if not host or not port.isdigit() or not 0 < int(port) < 65536:
+            raise StoreError(f"{address}: an instrument is named as HOST:PORT")
+        listener = Listener(host, int(port))
+    elif demo:
+        stand_in = StandIn(0)
+        stand_in.start()
+        listener = Listener("127.0.0.1", stand_in.port)
+    if listener is not None:
+        listener.start()
+    try:
+        yield listener
+    finally:
+        if listener is not None:
+            listener.stop()
+        if stand_in is not None:
+            stand_in.stop()
 
 
 class _Server(uvicorn.Server):

@@ -5,14 +5,23 @@ from typing import Literal
 from pydantic import Field
 
 from neat_hull.model.base import Model
+from neat_hull.model.calibration import Calibration
 
 Evidence = Literal["weighed", "label", "guess"]
 Bottom = Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
 Chine = Literal["soft", "hard"]
 
 
+FittingKind = Literal["track", "hatch", "scupper", "flush tube", "handle", "cleat", "seat rail",
+                      "foot brace", "drive", "rudder", "recess"]  # fmt: skip
+
+
 class TapeMeasures(Model):
-    """What a tape gives; the rules for each are the core's, see `physics.tape.require_tape`."""
+    """What a tape gives; the rules for each are the core's, see `physics.tape.require_tape`.
+
+    bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships, null for what is
+    typical of the chine; stern_beam_m is the breadth of a transom, 0 for a pointed stern.
+    """
 
     length_m: float
     beam_m: float
@@ -26,6 +35,38 @@ class TapeMeasures(Model):
     rocker_stern_m: float
     bottom: Bottom
     chine: Chine
+    bottom_beam_m: float | None = None
+    stern_beam_m: float = 0.0
+
+
+class OffsetStation(Model):
+    """A measured half-section, [y, z] from keel to sheer, at x from the stern."""
+
+    x_m: float
+    points_m: list[tuple[float, float]] = Field(min_length=1, max_length=200)
+
+
+class MeasuredPoint(Model):
+    """A point of the outside measured to check the model: x from the stern, y off the middle."""
+
+    x_m: float
+    y_m: float = Field(ge=0, le=1.5)
+    z_m: float = Field(ge=0, le=1.5)
+
+
+class Fitting(Model):
+    """Something the boat has: by its middle; length along the boat, for tracks and the like.
+
+    lost_m3 is the volume it takes out of the hull under water: a scupper tube, a drive well.
+    """
+
+    kind: FittingKind
+    name: str = Field(min_length=1, max_length=60)
+    x_m: float
+    y_m: float = Field(ge=-1.5, le=1.5)
+    z_m: float = Field(ge=-0.3, le=1.5)
+    length_m: float = Field(default=0.0, ge=0, le=6)
+    lost_m3: float = Field(default=0.0, ge=0, le=0.2)
 
 
 class WellBox(Model):
@@ -44,7 +85,8 @@ class Boat(Model):
     """A boat: its measures, its wells, its own weight and what its maker allows aboard.
 
     hull_lcg_m and hull_vcg_m are the bare hull's centre of gravity; null asks for a typical place.
-    rated_kg is the maker's rating for everything aboard; null when none is known.
+    rated_kg is the maker's rating; null when none is known. offsets replace the lines that the tape
+    gives. What the tests in calibration found, while used, goes before what is typed here.
     """
 
     name: str = Field(min_length=1, max_length=80)
@@ -56,3 +98,8 @@ class Boat(Model):
     hull_vcg_m: float | None
     rated_kg: float | None = Field(gt=0, le=2000)
     working_share: float = Field(ge=0.4, le=1.0)
+    rating_covers: Literal["all aboard", "all aboard and the boat"] = "all aboard"
+    offsets: list[OffsetStation] | None = Field(default=None, max_length=400)
+    measured: list[MeasuredPoint] = Field(default=[], max_length=200)
+    fittings: list[Fitting] = Field(default=[], max_length=200)
+    calibration: Calibration = Calibration()

@@ -10,6 +10,9 @@ from pydantic import BaseModel, ConfigDict
 
 Verdict = Literal["fine", "watch", "fix", "stop"]
 ReachZone = Literal["hand", "lean", "twist", "out"]
+HowKind = Literal[
+    "mass", "length", "angle", "area", "volume", "moment", "ratio", "density", "energy"
+]
 Spot = tuple[float, float, float]
 
 
@@ -20,9 +23,10 @@ class Answer(BaseModel):
 
 
 class Weight(Answer):
-    """What is carried against the rating; the boat's own weight does not count to it."""
+    """What is carried, and what counts to the rating: with the boat, where its maker says so."""
 
     carried_kg: float
+    counted_kg: float
     angler_kg: float
     gear_kg: float
     boat_kg: float
@@ -34,10 +38,14 @@ class Weight(Answer):
 
 
 class WellState(Answer):
-    """How far a well's floor stands over the water at its lowest corner; negative: under it."""
+    """How far a well's floor stands over the water at its lowest corner; negative: under it.
+
+    deepest_at names that corner, such as "aft, to port".
+    """
 
     name: str
     floor_over_water_m: float
+    deepest_at: str
     scuppers: Literal["open", "plugged"]
     flooded: bool
     verdict: Verdict
@@ -97,6 +105,26 @@ class Aboard(Answer):
     short_m: float
 
 
+class WeighFirst(Answer):
+    """A weight nobody has taken yet, and its share in what is not known."""
+
+    name: str
+    thing_id: int | None
+    share: float
+
+
+class Bands(Answer):
+    """± of the figures, from the evidence of each weight and of the hull."""
+
+    carried_kg: float
+    draft_m: float
+    trim_deg: float
+    list_deg: float
+    gm_m: float
+    hull: Literal["estimate", "calibrated"]
+    weigh_first: list[WeighFirst]
+
+
 class Figures(Answer):
     """Everything live about a setup. `trouble` says why there is no `afloat`."""
 
@@ -106,7 +134,7 @@ class Figures(Answer):
     curve: Curve | None
     strip: Strip | None
     aboard: list[Aboard]
-    estimate: bool
+    bands: Bands | None
 
 
 class Limb(Answer):
@@ -116,6 +144,23 @@ class Limb(Answer):
     upper: Spot
     far: Spot
     width_m: float
+
+
+class SectionLine(Answer):
+    """Port half-section [y, z] at x, keel to sheer."""
+
+    x_m: float
+    points: list[tuple[float, float]]
+
+
+class MeasuredOff(Answer):
+    """A measured point and how far the modelled section passes from it."""
+
+    x_m: float
+    y_m: float
+    z_m: float
+    off_m: float
+    agrees: bool
 
 
 class Drawing(Answer):
@@ -132,6 +177,8 @@ class Drawing(Answer):
     sheer_z_m: list[float]
     section: list[tuple[float, float]]
     section_x_m: float
+    sections: list[SectionLine]
+    measured: list[MeasuredOff]
     limbs: list[Limb]
     head_m: Spot
     shoulders: list[Spot]
@@ -146,7 +193,7 @@ class HowRow(Answer):
 
     label: str
     value: float
-    kind: Literal["mass", "length", "angle", "area", "volume", "moment", "ratio", "density"]
+    kind: HowKind
 
 
 class How(Answer):
@@ -156,4 +203,5 @@ class How(Answer):
     plain: str
     formula: str
     rows: list[HowRow]
-    sure: str
+    sure: str = ""
+    band: HowRow | None = None

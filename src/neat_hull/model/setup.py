@@ -6,6 +6,7 @@ from pydantic import Field
 
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Evidence
+from neat_hull.model.demands import DemandNumbers
 
 Water = Literal["fresh", "salt"]
 WATER_DENSITY_KG_M3: dict[Water, float] = {
@@ -34,7 +35,10 @@ class SeatPlace(Model):
 
 
 class Thing(Model):
-    """A piece of gear. A rod or pole lies along its length from butt to tip; a box stands."""
+    """A piece of gear. A rod or pole lies along its length from butt to tip; a box stands.
+
+    `sloshes` says it holds a liquid that can run: a tank that is not full to the lid.
+    """
 
     name: str = Field(min_length=1, max_length=80)
     shape: Literal["box", "rod"]
@@ -43,6 +47,7 @@ class Thing(Model):
     length_m: float = Field(gt=0, le=6)
     width_m: float = Field(gt=0, le=2)
     height_m: float = Field(gt=0, le=3)
+    sloshes: bool = False
 
 
 class Place(Model):
@@ -69,3 +74,4 @@ class Setup(Model):
     seat: SeatPlace
     things: dict[int, Thing]
     places: dict[int, Place]
+    demands: DemandNumbers = DemandNumbers()

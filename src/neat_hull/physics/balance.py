@@ -10,11 +10,11 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.optimize import brentq
 
-from neat_hull.errors import DoesNotFloat, NoBalance
+from neat_hull.errors import NoBalance
 from neat_hull.physics.arrays import Array, Flags
+from neat_hull.physics.floating import FloatingHull, Rest
 from neat_hull.physics.hull import Hull
 from neat_hull.physics.immersion import Immersion, Sideways, TurnedSections
-from neat_hull.physics.lattice import WATERPLANE_SPANS_PER_LENGTH, Lattice, loft
 
 RESIDUAL = 1e-9  # of volume and of volume × length: far below what a drawing or a scale shows
 _ITERATIONS = 40
@@ -23,133 +23,6 @@ _HEEL_STEP_RAD = np.radians(6.0)
 _STEEPEST = np.tan(np.radians(60.0))  # a boat standing on its end is not afloat in our sense
 _CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
 _SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
-_TABLE_RAD = np.radians(np.arange(0.0, 91.0, 10.0))
-_TABLE_LEVELS = 16
-
-
-@dataclass(frozen=True, eq=False)
-class FloatingHull:
-    """A hull made ready for solving: its lattice, and first guesses of where it floats.
-
-    waterplanes is a finer cut, for figures of the waterplane alone. drains (w,) are the wells that
-    never lift. level_m and level_m3 (10, 16) are heights of a level
-    water plane and the volumes under them, at heels of 0 to 90°: Newton starts close from there.
-    """
-
-    hull: Hull
-    lattice: Lattice
-    waterplanes: Lattice
-    drains: Flags
-    level_m: Array
-    level_m3: Array
-
-    @classmethod
-    def of(cls, hull: Hull) -> "FloatingHull":
-        """Loft a hull; worth keeping, since it costs more than a solution."""
-        lattice = loft(hull)
-        drains = np.array([well.drains for well in hull.wells], dtype=np.bool_)
-        heels = np.repeat(_TABLE_RAD, _TABLE_LEVELS)
-        y, z = (axis.ravel()[:, None] for axis in (lattice.y_m, lattice.z_m))
-        e = y * np.sin(_TABLE_RAD) + z * np.cos(_TABLE_RAD)
-        level = np.linspace(e.min(axis=0), e.max(axis=0), _TABLE_LEVELS, axis=1)
-        counted = lattice.counted(np.repeat(drains[None, :], len(heels), axis=0))
-        turned = TurnedSections(lattice, heels)
-        volume = turned.immerse(level.ravel(), np.zeros_like(heels), counted).v_m3
-        fine = loft(hull, WATERPLANE_SPANS_PER_LENGTH)
-        return cls(hull, lattice, fine, drains, level, volume.reshape(level.shape))
-
-    @property
-    def depth_m(self) -> float:
-        """Lowest to highest point of the hull, in m."""
-        return float(self.level_m[0, -1] - self.level_m[0, 0])
-
-    def capacity_m3(self, lost: Flags) -> Array:
-        """(k,) m³: all the hull can displace, given which wells (k, w) do not lift."""
-        return self.lattice.counted(lost) @ self.lattice.volume_m3
-
-    def require_floats(self, mass_kg: float, water_density_kg_m3: float) -> None:
-        """Raise DoesNotFloat if even wholly under water the hull lifts no more than `mass_kg`."""
-        capacity_kg = water_density_kg_m3 * float(self.capacity_m3(self.drains[None, :])[0])
-        if not mass_kg < capacity_kg:
-            raise DoesNotFloat(mass_kg, capacity_kg)
-
-    def guess_h_m(self, volume_m3: float, heel_rad: Array) -> Array:
-        """(k,) m: about how high the water plane stands at each heel, untrimmed."""
-        at_table = [
-            np.interp(volume_m3, volume, level)
-            for volume, level in zip(self.level_m3, self.level_m, strict=True)
-        ]
-        guess: Array = np.interp(np.abs(heel_rad), _TABLE_RAD, at_table)
-        return guess
-
-
-@dataclass(frozen=True, eq=False)
-class Rest:
-    """The boat at k imposed or found heels, sinkage and trim at rest; NaN where it goes under.
-
-    heel_rad, h_m, tau (k,): the water plane, see `physics.immersion`. lost (k, w): wells that do
-    not lift, be it by open scuppers or flooded. floats (k,): False where no such rest exists.
-    """
-
-    heel_rad: Array
-    h_m: Array
-    tau: Array
-    lost: Flags
-    floats: Flags
-    immersion: Immersion
-    sideways: Sideways
-
-    def row(self, i: int) -> "Rest":
-        """The place of rest at one of the heels (k = 1)."""
-        at = slice(i, i + 1)
-        return Rest(
-            self.heel_rad[at],
-            self.h_m[at],
-            self.tau[at],
-            self.lost[at],
-            self.floats[at],
-            self.immersion.row(at),
-            self.sideways.row(at),
-        )
-
-    @property
-    def trim_rad(self) -> Array:
-        """(k,) rad: trim, positive bow up."""
-        return np.arctan2(self.tau, np.cos(self.heel_rad))
-
-    def height_over_water_m(self, points_m: Array) -> Array:
-        """(k, n) m: how far points (n, 3) stand off the water plane; negative under it."""
-        x, y, z = points_m.T
-        sin, cos = np.sin(self.heel_rad)[:, None], np.cos(self.heel_rad)[:, None]
-        off = y * sin + z * cos + x * self.tau[:, None] - self.h_m[:, None]
-        over: Array = off / np.sqrt(1 + self.tau**2)[:, None]
-        return over
-
-    def buoyancy_m(self) -> Array:
-        """(k, 3) m: centre of buoyancy in the body frame."""
-        im = self.immersion
-        s, e = self.sideways.vs / im.v_m3, im.ve / im.v_m3
-        sin, cos = np.sin(self.heel_rad), np.cos(self.heel_rad)
-        return np.column_stack((im.vx / im.v_m3, s * cos + e * sin, e * cos - s * sin))
-
-    def waterplane(self, floating: FloatingHull) -> tuple[Immersion, Sideways]:
-        """The integrals (k = 1) on the finer cut; see `lattice.WATERPLANE_SPANS_PER_LENGTH`."""
-        turned = TurnedSections(floating.waterplanes, self.heel_rad)
-        counted = floating.waterplanes.counted(self.lost)
-        return turned.immerse(self.h_m, self.tau, counted), turned.sideways(counted)
-
-    def section_m2(self, floating: FloatingHull) -> tuple[Array, Array]:
-        """x (n,) m and the immersed area there (k, n) m², wells taken away."""
-        turned = TurnedSections(floating.lattice, self.heel_rad)
-        counted = floating.lattice.counted(self.lost)
-        turned.immerse(self.h_m, self.tau, counted)
-        return turned.section_m2(counted)
-
-    def righting_lever_m(self, centre_m: Array) -> Array:
-        """(k,) m: GZ = −(r_B − r_G)·t for a centre of gravity (3,)."""
-        apart = self.buoyancy_m() - centre_m
-        gz: Array = apart[:, 2] * np.sin(self.heel_rad) - apart[:, 1] * np.cos(self.heel_rad)
-        return gz
 
 
 @dataclass(frozen=True, eq=False)

@@ -132,6 +132,13 @@ def seated(mass_kg: float, stature_m: float, seat: Seat) -> Body:
     return _assemble(mass_kg, h, hip, axis, (knee, ankle, toe), gap)
 
 
+def on_legs(mass_kg: float, stature_m: float, hip_m: Array, axis: Array, heel_m: Array) -> Body:
+    """Posture between sitting and standing: trunk along `axis` (3,), knees as the feet ask."""
+    knee, ankle, gap = _bend_leg(hip_m, heel_m, stature_m)
+    toe = ankle + np.array([FOOT * stature_m, 0.0, -ANKLE_HEIGHT * stature_m])
+    return _assemble(mass_kg, stature_m, hip_m, axis, (knee, ankle, toe), gap)
+
+
 def standing(mass_kg: float, stature_m: float, x_m: float, floor_z_m: float) -> Body:
     """Standing posture with the ankles over x, soles on the floor, arms hanging.
 

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 import numpy as np
 
 from neat_hull.physics.arrays import Array, Flags
-from neat_hull.physics.balance import FloatingHull, Rest, rest_at_heels, rest_free
+from neat_hull.physics.balance import rest_at_heels, rest_free
+from neat_hull.physics.floating import FloatingHull, Rest
 from neat_hull.physics.hull import Hull
 from neat_hull.physics.loads import Loads
 
@@ -41,11 +42,15 @@ class Equilibrium:
 
 @dataclass(frozen=True)
 class Upright:
-    """Metacentric figures with every load on the centreline, heel held at 0, trim free."""
+    """Metacentric figures with every load on the centreline, heel held at 0, trim free.
+
+    free_surface_m is the rise of KG that running liquids come to; gm_m is less by it.
+    """
 
     kb_m: float
     bm_m: float
     kg_m: float
+    free_surface_m: float
     gm_m: float
     bm_l_m: float
     gm_l_m: float
@@ -59,13 +64,15 @@ class Upright:
 class RightingCurve:
     """Righting lever and trim at heel_rad (k,); NaN where the boat goes under.
 
-    edge_over_m is how far the lowest point of the sheer stands over the water.
+    edge_over_m is how far the lowest point of the sheer stands over the water, rims_over_m the
+    lowest corner of the rim of a well that lifts until it floods (inf without any).
     """
 
     heel_rad: Array
     gz_m: Array
     trim_rad: Array
     edge_over_m: Array
+    rims_over_m: Array
 
 
 @dataclass(frozen=True, eq=False)
@@ -82,6 +89,17 @@ class Settled:
 def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
     """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none."""
     return settle_with_curve(floating, loads, water_density_kg_m3, np.zeros(1))[0]
+
+
+def held_upright(
+    floating: FloatingHull, loads: Loads, water_density_kg_m3: float
+) -> Settled | None:
+    """A boat held upright by hand, where it floats at all: for one that would not stay so alone."""
+    volume_m3 = loads.total_kg / water_density_kg_m3
+    rest = rest_at_heels(floating, volume_m3, loads.centre_m, np.zeros(1))
+    if not rest.floats[0]:
+        return None
+    return Settled(floating, loads, water_density_kg_m3, rest, rest)
 
 
 def settle_with_curve(
@@ -147,7 +165,7 @@ def upright(settled: Settled) -> Upright:
     """
     loads, rest, density = settled.loads, settled.upright, settled.water_density_kg_m3
     volume_m3 = loads.total_kg / density
-    centre_m = loads.centre_m * np.array([1.0, 0.0, 1.0])
+    centre_m = loads.on_centreline().centre_m
     (im, side), tau = rest.waterplane(settled.floating), float(rest.tau[0])
     stretch = float(np.sqrt(1 + tau**2))  # of the true waterplane against its plan
     a = float(im.a[0])
@@ -159,7 +177,8 @@ def upright(settled: Settled) -> Upright:
     return Upright(
         kb_m=float(buoyancy[2]),
         bm_m=bm,
-        kg_m=float(centre_m[2]),
+        kg_m=float(loads.solid_centre_m[2]),
+        free_surface_m=float(centre_m[2] - loads.solid_centre_m[2]),
         gm_m=above + bm,
         bm_l_m=bm_l,
         gm_l_m=above + bm_l,
@@ -182,7 +201,11 @@ def _curve(floating: FloatingHull, loads: Loads, held: Rest) -> RightingCurve:
     gz = np.where(held.floats, held.righting_lever_m(loads.centre_m), np.nan)
     edge = held.height_over_water_m(sheer_points_m(floating.hull)).min(axis=1)
     trim = np.where(held.floats, held.trim_rad, np.nan)
-    return RightingCurve(held.heel_rad, gz, trim, edge)
+    corners = [well.rim_corners_m for well in floating.hull.wells if not well.drains]
+    rims = np.full_like(edge, np.inf)
+    if corners:
+        rims = held.height_over_water_m(np.concatenate(corners)).min(axis=1)
+    return RightingCurve(held.heel_rad, gz, trim, edge, rims)
 
 
 def deck_edge_heel_rad(settled: Settled, heels_rad: Sequence[float]) -> float | None:

@@ -3,7 +3,7 @@
 import numpy as np
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.balance import FloatingHull, Rest
+from neat_hull.physics.floating import FloatingHull, Rest
 
 BIN_M = 0.1
 

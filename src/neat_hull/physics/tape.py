@@ -44,6 +44,8 @@ class Tape:
 
     beam_at_m is measured from the bow. depth_m is keel to gunwale amidships; bow_height_m and
     stern_height_m are floor to the tips; rockers are how far keel ends stand off a flat floor.
+    bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships (None: typical of
+    the chine), so it says how far the sides flare; stern_beam_m is a transom's breadth, or 0.
     """
 
     length_m: float
@@ -58,6 +60,8 @@ class Tape:
     rocker_stern_m: float
     bottom: Bottom
     chine: Chine
+    bottom_beam_m: float | None = None
+    stern_beam_m: float = 0.0
 
 
 def require_tape(tape: Tape) -> None:
@@ -83,6 +87,11 @@ def require_tape(tape: Tape) -> None:
          "the keel's rise at the bow must be between nothing and 60 % of the depth"),
         ("rocker_stern_m", 0 <= tape.rocker_stern_m <= 0.6 * depth,
          "the keel's rise at the stern must be between nothing and 60 % of the depth"),
+        ("bottom_beam_m",
+         tape.bottom_beam_m is None or 0.4 * beam <= tape.bottom_beam_m <= beam,
+         "the breadth of the bottom lies between 40 % of the beam and all of it"),
+        ("stern_beam_m", 0 <= tape.stern_beam_m <= tape.beam_aft_quarter_m,
+         "a transom is no wider than the boat a quarter from the stern"),
     ]  # fmt: skip
     wrong = [InputError(name, getattr(tape, name), why) for name, right, why in rules if not right]
     if wrong:
@@ -107,7 +116,9 @@ def half_breadth_m(tape: Tape, x_m: Array) -> Array:
     """(n,) m: greatest half-breadth at each x from the stern."""
     length = tape.length_m
     at = np.array([0.0, length / 4, length - tape.beam_at_m, length * 3 / 4, length])
-    beam = np.array([0.0, tape.beam_aft_quarter_m, tape.beam_m, tape.beam_fore_quarter_m, 0.0])
+    beam = np.array(
+        [tape.stern_beam_m, tape.beam_aft_quarter_m, tape.beam_m, tape.beam_fore_quarter_m, 0.0]
+    )
     curve = PchipInterpolator(at, (beam / 2) ** _FULLNESS)
     half: Array = np.maximum(curve(x_m), 0.0) ** (1 / _FULLNESS)
     return half
@@ -127,6 +138,8 @@ def keel_m(tape: Tape, x_m: Array) -> Array:
     rocker = np.where(from_middle > 0, tape.rocker_bow_m, tape.rocker_stern_m)
     keel = rocker * np.abs(from_middle) ** 2.6
     for end, share in _STEM_SHARE.items():
+        if end == "stern" and tape.stern_beam_m > 0:
+            continue  # a transom's keel runs out straight
         reach = share * tape.length_m
         to_end = tape.length_m - x_m if end == "bow" else x_m
         height = tape.bow_height_m if end == "bow" else tape.stern_height_m
@@ -139,7 +152,9 @@ def keel_m(tape: Tape, x_m: Array) -> Array:
 def _section(tape: Tape, half_m: float, keel_m: float, sheer_m: float) -> Array:
     """Half-section (n, 2) from keel to sheer, as many points for every x so that lines run fair."""
     depth = sheer_m - keel_m
-    turn = _TURN_AT[tape.chine] * half_m
+    turn = half_m * (
+        _TURN_AT[tape.chine] if tape.bottom_beam_m is None else tape.bottom_beam_m / tape.beam_m
+    )
     fine = 1 - 2 * half_m / tape.beam_m  # 0 at the widest place, 1 at the ends
     rise = _BOTTOM_RISE[tape.bottom] * turn + 0.35 * fine**2 * depth * _BOTTOM_AT
     rise = np.minimum(rise - rise.min(), 0.5 * depth)

@@ -8,7 +8,7 @@ from sqlite3 import Connection
 
 from neat_hull.errors import ConflictError, InputError, NotFoundError
 from neat_hull.store.queries import read_queries
-from neat_hull.store.rows import Kind, Row, drop_row, get_row, put_row
+from neat_hull.store.rows import Kind, Row, drop_row, filled, get_row, put_row
 from neat_hull.store.setups import tick
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
@@ -92,7 +92,8 @@ def _step(db: Connection, setup_id: int, number: int, verb: str) -> list[_Done]:
 
 def _require_row(db: Connection, setup_id: int, one: _Done, expected: Row | None) -> None:
     """Boats, anglers and things are shared: another setup may have changed one since."""
-    if get_row(db, setup_id, one.kind, one.key) != expected:
+    known = None if expected is None else filled(one.kind, expected)
+    if get_row(db, setup_id, one.kind, one.key) != known:
         raise InputError(
             one.kind, None, "was changed from another setup since; change it there instead"
         )

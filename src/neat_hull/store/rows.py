@@ -16,6 +16,17 @@ Row = dict[str, Any]
 _WHOLE = ("boat", "angler")  # kept as one JSON document each
 
 
+# What a row written before a column was added is read as; see the migrations.
+_ADDED: dict[Kind, Row] = {"setup": {"demands": None}, "thing": {"sloshes": False}}
+_JSON: dict[Kind, tuple[str, ...]] = {"setup": ("seat", "demands"), "thing": (), "place": ()}
+_YES_NO: dict[Kind, tuple[str, ...]] = {"setup": (), "thing": ("sloshes",), "place": ()}
+
+
+def filled(kind: Kind, row: Row) -> Row:
+    """A row as kept in the history, with columns that were added since."""
+    return _ADDED.get(kind, {}) | row
+
+
 def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
     """The row as plain data, or None where there is none."""
     found = db.execute(SQL[f"get_{kind}"], {"setup_id": setup_id, "key": key}).fetchone()
@@ -25,18 +36,21 @@ def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
         row: Row = json.loads(found["body"])
         return row
     row = dict(found)
-    if kind == "setup":
-        row["seat"] = json.loads(row["seat"])
+    for name in _JSON[kind]:
+        row[name] = None if row[name] is None else json.loads(row[name])
+    for name in _YES_NO[kind]:
+        row[name] = bool(row[name])
     return row
 
 
 def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> None:
     """Write a row, new or not."""
-    values = dict(row)
     if kind in _WHOLE:
-        values = {"body": json.dumps(row)}
-    elif kind == "setup":
-        values["seat"] = json.dumps(row["seat"])
+        values: Row = {"body": json.dumps(row)}
+    else:
+        values = filled(kind, row)
+        for name in _JSON[kind]:
+            values[name] = None if values[name] is None else json.dumps(values[name])
     db.execute(SQL[f"put_{kind}"], {"setup_id": setup_id, "key": key, **values})
 
 

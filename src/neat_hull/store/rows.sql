@@ -1,8 +1,8 @@
 -- name: get_setup
-SELECT name, water, json(seat) AS seat FROM setup WHERE id = :key;
+SELECT name, water, seat, demands FROM setup WHERE id = :key;
 
 -- name: put_setup
-UPDATE setup SET name = :name, water = :water, seat = :seat WHERE id = :key;
+UPDATE setup SET name = :name, water = :water, seat = :seat, demands = :demands WHERE id = :key;
 
 -- name: get_boat
 SELECT body FROM boat WHERE id = :key;
@@ -23,15 +23,15 @@ SELECT * FROM thing ORDER BY id;
 SELECT coalesce(max(id), 0) + 1 AS id FROM thing;
 
 -- name: get_thing
-SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m FROM thing WHERE id = :key;
+SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes FROM thing WHERE id = :key;
 
 -- name: put_thing
-INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m)
-VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m)
+INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes)
+VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m, :sloshes)
 ON CONFLICT (id) DO UPDATE
    SET name = excluded.name, shape = excluded.shape, mass_kg = excluded.mass_kg,
        evidence = excluded.evidence, length_m = excluded.length_m, width_m = excluded.width_m,
-       height_m = excluded.height_m;
+       height_m = excluded.height_m, sloshes = excluded.sloshes;
 
 -- name: drop_thing
 DELETE FROM thing WHERE id = :key;

@@ -1,6 +1,5 @@
 """Whole setups: listed, read, and added."""
 
-import json
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from pathlib import Path
@@ -8,6 +7,7 @@ from sqlite3 import Connection, Row
 
 from neat_hull.errors import NotFoundError
 from neat_hull.model.boat import Boat
+from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
@@ -73,12 +73,14 @@ def load_setup(db: Connection, setup_id: int) -> StoredSetup:
         water=row["water"],
         seat=SeatPlace.model_validate_json(row["seat"]),
         things={
-            r["id"]: Thing.model_validate(_without(r, "id")) for r in db.execute(ROWS["all_things"])
+            r["id"]: Thing.model_validate(_without(r, "id") | {"sloshes": bool(r["sloshes"])})
+            for r in db.execute(ROWS["all_things"])
         },
         places={
             r["thing_id"]: Place.model_validate(_without(r, "setup_id", "thing_id"))
             for r in db.execute(SQL["places"], key)
         },
+        demands=DemandNumbers.model_validate_json(row["demands"] or "{}"),
     )
     return StoredSetup(
         setup_id=setup_id,
@@ -114,7 +116,8 @@ def add_setup(db: Connection, setup: Setup, beside: StoredSetup | None = None) -
             "boat_id": boat_id,
             "angler_id": angler_id,
             "water": setup.water,
-            "seat": json.dumps(setup.seat.model_dump()),
+            "seat": setup.seat.model_dump_json(),
+            "demands": setup.demands.model_dump_json(),
             "now": datetime.now(UTC).isoformat(timespec="seconds"),
         },
     ).lastrowid

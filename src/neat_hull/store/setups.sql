@@ -30,6 +30,6 @@ INSERT INTO boat (body) VALUES (:body);
 INSERT INTO angler (body) VALUES (:body);
 
 -- name: add
-INSERT INTO setup (name, boat_id, angler_id, water, seat, saved_at)
-VALUES (:name, :boat_id, :angler_id, :water, :seat, :now);
+INSERT INTO setup (name, boat_id, angler_id, water, seat, demands, saved_at)
+VALUES (:name, :boat_id, :angler_id, :water, :seat, :demands, :now);
 

@@ -19,6 +19,13 @@ export type Trial = Schemas['Trial']
 export type Verdict = Schemas['Afloat']['gm_verdict']
 export type Problem = Schemas['Problem']
 export type How = Schemas['How']
+export type Sheet = Schemas['Sheet']
+export type Demand = Schemas['Demand']
+export type DemandNumbers = Schemas['DemandNumbers']
+export type Calibration = Schemas['Calibration']
+export type CalibrationReport = Schemas['CalibrationReport']
+export type Fitting = Schemas['Fitting']
+export type Instrument = Schemas['Instrument']
 
 export const api = createClient<paths>({ baseUrl: '/' })
 

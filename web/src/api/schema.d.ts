@@ -4,6 +4,86 @@
  */
 
 export interface paths {
+    "/api/v1/boat/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Calibration
+         * @description Fit the tests of a boat, kept or not; computes and stores nothing.
+         */
+        post: operations["calibration"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/boat/offsets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Offsets
+         * @description Read a table of hull offsets; lines that cannot be read are named.
+         */
+        post: operations["offsets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instrument": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Instrument
+         * @description What the instrument says now.
+         */
+        get: operations["instrument"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instrument/moment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tell Moment
+         * @description Tell a simulated box which moment stands aboard; real instruments pass it over.
+         */
+        post: operations["tell_moment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups": {
         parameters: {
             query?: never;
@@ -52,6 +132,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/afloat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Afloat
+         * @description Table, righting curves, demands and load curves, of a trial; computes and stores nothing.
+         */
+        post: operations["afloat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/angler": {
         parameters: {
             query?: never;
@@ -85,6 +185,26 @@ export interface paths {
          * @description Change the boat's measures, wells, weight or rating.
          */
         put: operations["put_boat"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/demands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Demands
+         * @description Set the numbers that demands are asked with.
+         */
+        put: operations["put_demands"];
         post?: never;
         delete?: never;
         options?: never;
@@ -366,13 +486,44 @@ export interface components {
             seat: components["schemas"]["SeatPlace"];
         };
         /**
+         * Bands
+         * @description ± of the figures, from the evidence of each weight and of the hull.
+         */
+        Bands: {
+            /** Carried Kg */
+            carried_kg: number;
+            /** Draft M */
+            draft_m: number;
+            /** Gm M */
+            gm_m: number;
+            /**
+             * Hull
+             * @enum {string}
+             */
+            hull: "estimate" | "calibrated";
+            /** List Deg */
+            list_deg: number;
+            /** Trim Deg */
+            trim_deg: number;
+            /** Weigh First */
+            weigh_first: components["schemas"]["WeighFirst"][];
+        };
+        /**
          * Boat
          * @description A boat: its measures, its wells, its own weight and what its maker allows aboard.
          *
          *     hull_lcg_m and hull_vcg_m are the bare hull's centre of gravity; null asks for a typical place.
-         *     rated_kg is the maker's rating for everything aboard; null when none is known.
+         *     rated_kg is the maker's rating; null when none is known. offsets replace the lines that the tape
+         *     gives. What the tests in calibration found, while used, goes before what is typed here.
          */
         Boat: {
+            /** @default {} */
+            calibration: components["schemas"]["Calibration"];
+            /**
+             * Fittings
+             * @default []
+             */
+            fittings: components["schemas"]["Fitting"][];
             /**
              * Hull Evidence
              * @enum {string}
@@ -384,10 +535,23 @@ export interface components {
             hull_mass_kg: number;
             /** Hull Vcg M */
             hull_vcg_m: number | null;
+            /**
+             * Measured
+             * @default []
+             */
+            measured: components["schemas"]["MeasuredPoint"][];
             /** Name */
             name: string;
+            /** Offsets */
+            offsets?: components["schemas"]["OffsetStation"][] | null;
             /** Rated Kg */
             rated_kg: number | null;
+            /**
+             * Rating Covers
+             * @default all aboard
+             * @enum {string}
+             */
+            rating_covers: "all aboard" | "all aboard and the boat";
             tape: components["schemas"]["TapeMeasures"];
             /** Wells */
             wells: components["schemas"]["WellBox"][];
@@ -404,6 +568,43 @@ export interface components {
             revision: number;
         };
         /**
+         * Calibration
+         * @description The tests made on a boat; null where none was made.
+         */
+        Calibration: {
+            float_test?: components["schemas"]["FloatTest"] | null;
+            lift_test?: components["schemas"]["LiftTest"] | null;
+            tilt_test?: components["schemas"]["TiltTest"] | null;
+        };
+        /**
+         * CalibrationReport
+         * @description A fit for each test that was made, or what keeps it from being fitted.
+         */
+        CalibrationReport: {
+            float_test: components["schemas"]["FloatFit"] | null;
+            /** Float Trouble */
+            float_trouble: string | null;
+            lift_test: components["schemas"]["LiftFit"] | null;
+            tilt_test: components["schemas"]["TiltFit"] | null;
+            /** Tilt Trouble */
+            tilt_trouble: string | null;
+        };
+        /**
+         * Capacity
+         * @description How much may be carried after one school of thought; null where its limit is never met.
+         */
+        Capacity: {
+            /** Carried Kg */
+            carried_kg: number | null;
+            /** Reason */
+            reason: string;
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "rating" | "working share" | "freeboard" | "dry floors";
+        };
+        /**
          * Curve
          * @description Righting lever by heel; null where the boat goes under.
          */
@@ -414,6 +615,160 @@ export interface components {
             gz_m: (number | null)[];
             /** Heel Deg */
             heel_deg: number[];
+        };
+        /**
+         * Demand
+         * @description One demand at rest. heel_deg is positive starboard down; null where there is no rest.
+         *
+         *     lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
+         *     ratio. section_water_m is the height of the water on the centreline of the widest section.
+         */
+        Demand: {
+            /** Code */
+            code: string;
+            /** Gm M */
+            gm_m: number | null;
+            /** Greatest Gz M */
+            greatest_gz_m: number | null;
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Least Freeboard M */
+            least_freeboard_m: number | null;
+            /** Lever M */
+            lever_m: number;
+            /** Margin Used */
+            margin_used: number | null;
+            /** Section Water M */
+            section_water_m: number | null;
+            /** Title */
+            title: string;
+            /** Trim Deg */
+            trim_deg: number | null;
+            /** Trouble */
+            trouble: string | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** What */
+            what: string;
+        };
+        /**
+         * DemandNumbers
+         * @description What is landed, pulled, poured in and blown; each typical of a day on a lake.
+         */
+        DemandNumbers: {
+            /**
+             * Boom Out M
+             * @default 0.5
+             */
+            boom_out_m: number;
+            /**
+             * Cast Sway M
+             * @default 0.06
+             */
+            cast_sway_m: number;
+            /**
+             * Cockpit Water Kg
+             * @default 20
+             */
+            cockpit_water_kg: number;
+            /**
+             * Current M S
+             * @default 0.8
+             */
+            current_m_s: number;
+            /**
+             * Depth M
+             * @default 4
+             */
+            depth_m: number;
+            /**
+             * Downrigger Kg
+             * @default 5
+             */
+            downrigger_kg: number;
+            /**
+             * Fish Kg
+             * @default 4
+             */
+            fish_kg: number;
+            /**
+             * Fish Out M
+             * @default 0.2
+             */
+            fish_out_m: number;
+            /**
+             * Flooded Share
+             * @default 0.5
+             */
+            flooded_share: number;
+            /**
+             * Lean Deg
+             * @default 25
+             */
+            lean_deg: number;
+            /**
+             * Line Pull Kg
+             * @default 3
+             */
+            line_pull_kg: number;
+            /**
+             * Pole Pull Kg
+             * @default 5
+             */
+            pole_pull_kg: number;
+            /**
+             * Remount Share
+             * @default 0.3
+             */
+            remount_share: number;
+            /**
+             * Rod Tip Over Shoulder M
+             * @default 0.6
+             */
+            rod_tip_over_shoulder_m: number;
+            /**
+             * Scope
+             * @default 5
+             */
+            scope: number;
+            /**
+             * Seat Up M
+             * @default 0.1
+             */
+            seat_up_m: number;
+            /**
+             * Side
+             * @default port
+             * @enum {string}
+             */
+            side: "port" | "starboard";
+            /**
+             * Sway M
+             * @default 0.03
+             */
+            sway_m: number;
+            /**
+             * Tank Kg
+             * @default 20
+             */
+            tank_kg: number;
+            /**
+             * Wind M S
+             * @default 5
+             */
+            wind_m_s: number;
+        };
+        /**
+         * DemandsChange
+         * @description The numbers that demands are asked with.
+         */
+        DemandsChange: {
+            demands: components["schemas"]["DemandNumbers"];
+            /** Revision */
+            revision: number;
         };
         /**
          * Drawing
@@ -447,6 +802,8 @@ export interface components {
             ][];
             /** Limbs */
             limbs: components["schemas"]["Limb"][];
+            /** Measured */
+            measured: components["schemas"]["MeasuredOff"][];
             /** Reach M */
             reach_m: number;
             /** Section */
@@ -456,6 +813,8 @@ export interface components {
             ][];
             /** Section X M */
             section_x_m: number;
+            /** Sections */
+            sections: components["schemas"]["SectionLine"][];
             /** Sheer Half Breadth M */
             sheer_half_breadth_m: number[];
             /** Sheer Z M */
@@ -487,9 +846,8 @@ export interface components {
             /** Aboard */
             aboard: components["schemas"]["Aboard"][];
             afloat: components["schemas"]["Afloat"] | null;
+            bands: components["schemas"]["Bands"] | null;
             curve: components["schemas"]["Curve"] | null;
-            /** Estimate */
-            estimate: boolean;
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
             trouble: string | null;
@@ -546,17 +904,137 @@ export interface components {
             water: "fresh" | "salt";
         };
         /**
+         * Fitting
+         * @description Something the boat has: by its middle; length along the boat, for tracks and the like.
+         *
+         *     lost_m3 is the volume it takes out of the hull under water: a scupper tube, a drive well.
+         */
+        Fitting: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "track" | "hatch" | "scupper" | "flush tube" | "handle" | "cleat" | "seat rail" | "foot brace" | "drive" | "rudder" | "recess";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * FloatFit
+         * @description How much fuller (positive) or finer the hull is than its tape said, at bow and stern.
+         */
+        FloatFit: {
+            /** Fullness Aft */
+            fullness_aft: number;
+            /** Fullness Fore */
+            fullness_fore: number;
+            /** Marks */
+            marks: components["schemas"]["MarkFit"][];
+            /** Rms After M */
+            rms_after_m: number;
+            /** Rms Before M */
+            rms_before_m: number;
+        };
+        /**
+         * FloatMark
+         * @description Height of the gunwale over the water at x, mean of both sides.
+         */
+        FloatMark: {
+            /** Freeboard M */
+            freeboard_m: number;
+            /** X M */
+            x_m: number;
+        };
+        /**
+         * FloatTest
+         * @description Known weight aboard, and how high the gunwale stands at two to six places.
+         *
+         *     The load is everything besides the bare boat. fullness_fore and fullness_aft are what the fit
+         *     found; null until it has run.
+         */
+        FloatTest: {
+            /** Fullness Aft */
+            fullness_aft?: number | null;
+            /** Fullness Fore */
+            fullness_fore?: number | null;
+            /** Load Kg */
+            load_kg: number;
+            /** Load X M */
+            load_x_m: number;
+            /** Load Z M */
+            load_z_m: number;
+            /** Marks */
+            marks: components["schemas"]["FloatMark"][];
+            /** Used */
+            used: boolean;
+            /**
+             * Water
+             * @enum {string}
+             */
+            water: "fresh" | "salt";
+        };
+        /**
+         * FullCurve
+         * @description A righting curve to 90° with its figures; gz_m is null where the boat goes under.
+         */
+        FullCurve: {
+            /** Deck Edge Deg */
+            deck_edge_deg: number | null;
+            /**
+             * Ends By
+             * @enum {string}
+             */
+            ends_by: "deck edge" | "flooding" | "vanishing" | "sinking" | "none";
+            /** Energy J */
+            energy_j: number;
+            /** Flooding Deg */
+            flooding_deg: number | null;
+            /** Gm M */
+            gm_m: number;
+            /** Greatest At Deg */
+            greatest_at_deg: number;
+            /** Greatest Gz M */
+            greatest_gz_m: number;
+            /** Gz M */
+            gz_m: (number | null)[];
+            /** Heel Deg */
+            heel_deg: number[];
+            /** Name */
+            name: string;
+            /** Vanishing Deg */
+            vanishing_deg: number | null;
+        };
+        /**
          * How
          * @description How a figure was computed: words, formula, values, and how sure it is.
          */
         How: {
+            band?: components["schemas"]["HowRow"] | null;
             /** Formula */
             formula: string;
             /** Plain */
             plain: string;
             /** Rows */
             rows: components["schemas"]["HowRow"][];
-            /** Sure */
+            /**
+             * Sure
+             * @default
+             */
             sure: string;
             /** Title */
             title: string;
@@ -570,11 +1048,62 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy";
             /** Label */
             label: string;
             /** Value */
             value: number;
+        };
+        /**
+         * Instrument
+         * @description State of the feed and its figures, averaged over two seconds; off: none was given.
+         */
+        Instrument: {
+            /** Age S */
+            age_s: number | null;
+            /** Force Kg */
+            force_kg: number | null;
+            /** Garbled */
+            garbled: number;
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Spread Deg */
+            spread_deg: number | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "off" | "lost" | "stale" | "garbled" | "live";
+            /** Trim Deg */
+            trim_deg: number | null;
+        };
+        /**
+         * LiftFit
+         * @description The hull's mass and LCG from two scales, beside the mass that was typed.
+         */
+        LiftFit: {
+            /** Hull Lcg M */
+            hull_lcg_m: number;
+            /** Hull Mass Kg */
+            hull_mass_kg: number;
+            /** Typed Mass Kg */
+            typed_mass_kg: number;
+        };
+        /**
+         * LiftTest
+         * @description Scale readings at two lifting places of the bare boat, and where these are.
+         */
+        LiftTest: {
+            /** Bow Kg */
+            bow_kg: number;
+            /** Bow X M */
+            bow_x_m: number;
+            /** Stern Kg */
+            stern_kg: number;
+            /** Stern X M */
+            stern_x_m: number;
+            /** Used */
+            used: boolean;
         };
         /**
          * Limb
@@ -597,6 +1126,87 @@ export interface components {
             ];
             /** Width M */
             width_m: number;
+        };
+        /**
+         * LoadCurves
+         * @description Draft, freeboard and GM against the weight carried, gear scaled where it stands.
+         */
+        LoadCurves: {
+            /** Capacities */
+            capacities: components["schemas"]["Capacity"][];
+            /** Carried Kg */
+            carried_kg: number[];
+            /** Draft M */
+            draft_m: number[];
+            /** Freeboard M */
+            freeboard_m: number[];
+            /** Gm M */
+            gm_m: number[];
+            /** Today Kg */
+            today_kg: number;
+        };
+        /**
+         * MarkFit
+         * @description Freeboard at x: measured, and as modelled before and after the fit, in m.
+         */
+        MarkFit: {
+            /** After M */
+            after_m: number;
+            /** Before M */
+            before_m: number;
+            /** Measured M */
+            measured_m: number;
+            /** X M */
+            x_m: number;
+        };
+        /**
+         * MeasuredOff
+         * @description A measured point and how far the modelled section passes from it.
+         */
+        MeasuredOff: {
+            /** Agrees */
+            agrees: boolean;
+            /** Off M */
+            off_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * MeasuredPoint
+         * @description A point of the outside measured to check the model: x from the stern, y off the middle.
+         */
+        MeasuredPoint: {
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * Moment
+         * @description A moment off the middle, starboard positive.
+         */
+        Moment: {
+            /** Moment Kg M */
+            moment_kg_m: number;
+        };
+        /**
+         * OffsetStation
+         * @description A measured half-section, [y, z] from keel to sheer, at x from the stern.
+         */
+        OffsetStation: {
+            /** Points M */
+            points_m: [
+                number,
+                number
+            ][];
+            /** X M */
+            x_m: number;
         };
         /**
          * Place
@@ -669,6 +1279,19 @@ export interface components {
             z_m: number;
         };
         /**
+         * SectionLine
+         * @description Port half-section [y, z] at x, keel to sheer.
+         */
+        SectionLine: {
+            /** Points */
+            points: [
+                number,
+                number
+            ][];
+            /** X M */
+            x_m: number;
+        };
+        /**
          * Seen
          * @description The revision a change is based on.
          */
@@ -683,6 +1306,31 @@ export interface components {
         Setup: {
             angler: components["schemas"]["Angler"];
             boat: components["schemas"]["Boat"];
+            /**
+             * @default {
+             *       "boom_out_m": 0.5,
+             *       "cast_sway_m": 0.06,
+             *       "cockpit_water_kg": 20,
+             *       "current_m_s": 0.8,
+             *       "depth_m": 4,
+             *       "downrigger_kg": 5,
+             *       "fish_kg": 4,
+             *       "fish_out_m": 0.2,
+             *       "flooded_share": 0.5,
+             *       "lean_deg": 25,
+             *       "line_pull_kg": 3,
+             *       "pole_pull_kg": 5,
+             *       "remount_share": 0.3,
+             *       "rod_tip_over_shoulder_m": 0.6,
+             *       "scope": 5,
+             *       "seat_up_m": 0.1,
+             *       "side": "port",
+             *       "sway_m": 0.03,
+             *       "tank_kg": 20,
+             *       "wind_m_s": 5
+             *     }
+             */
+            demands: components["schemas"]["DemandNumbers"];
             /** Name */
             name: string;
             /** Places */
@@ -749,6 +1397,21 @@ export interface components {
             undo_label: string | null;
         };
         /**
+         * Sheet
+         * @description Everything about a boat afloat. `trouble` says why the rest is empty.
+         */
+        Sheet: {
+            by_load: components["schemas"]["LoadCurves"] | null;
+            /** Curves */
+            curves: components["schemas"]["FullCurve"][];
+            /** Demands */
+            demands: components["schemas"]["Demand"][];
+            /** Terms */
+            terms: components["schemas"]["Term"][];
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
          * Strip
          * @description Weight in bins along the boat, and lift per metre of length at x.
          */
@@ -763,8 +1426,19 @@ export interface components {
             weight_kg: number[];
         };
         /**
+         * Table
+         * @description The text of a CSV file.
+         */
+        Table: {
+            /** Text */
+            text: string;
+        };
+        /**
          * TapeMeasures
          * @description What a tape gives; the rules for each are the core's, see `physics.tape.require_tape`.
+         *
+         *     bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships, null for what is
+         *     typical of the chine; stern_beam_m is the breadth of a transom, 0 for a pointed stern.
          */
         TapeMeasures: {
             /** Beam Aft Quarter M */
@@ -780,6 +1454,8 @@ export interface components {
              * @enum {string}
              */
             bottom: "flat" | "shallow_arch" | "shallow_v" | "twin_ridge" | "tunnel";
+            /** Bottom Beam M */
+            bottom_beam_m?: number | null;
             /** Bow Height M */
             bow_height_m: number;
             /**
@@ -795,12 +1471,38 @@ export interface components {
             rocker_bow_m: number;
             /** Rocker Stern M */
             rocker_stern_m: number;
+            /**
+             * Stern Beam M
+             * @default 0
+             */
+            stern_beam_m: number;
             /** Stern Height M */
             stern_height_m: number;
         };
         /**
+         * Term
+         * @description A line of the table of hydrostatics: the term, plain words, the figure, how it came about.
+         */
+        Term: {
+            /** How */
+            how: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy";
+            /** Plain */
+            plain: string;
+            /** Term */
+            term: string;
+            /** Value */
+            value: number;
+        };
+        /**
          * Thing
          * @description A piece of gear. A rod or pole lies along its length from butt to tip; a box stands.
+         *
+         *     `sloshes` says it holds a liquid that can run: a tank that is not full to the lid.
          */
         Thing: {
             /**
@@ -821,6 +1523,11 @@ export interface components {
              * @enum {string}
              */
             shape: "box" | "rod";
+            /**
+             * Sloshes
+             * @default false
+             */
+            sloshes: boolean;
             /** Width M */
             width_m: number;
         };
@@ -835,12 +1542,87 @@ export interface components {
             thing: components["schemas"]["Thing"];
         };
         /**
+         * TiltFit
+         * @description GM with its standard error, and the hull's own KG; `mismatch` says why there is none.
+         */
+        TiltFit: {
+            /** Displacement Kg */
+            displacement_kg: number;
+            /** Gm M */
+            gm_m: number;
+            /** Gm Se M */
+            gm_se_m: number | null;
+            /** Hull Vcg M */
+            hull_vcg_m: number | null;
+            /** Mismatch */
+            mismatch: string | null;
+            /** Points */
+            points: components["schemas"]["TiltPoint"][];
+            /** Start Deg */
+            start_deg: number;
+        };
+        /**
+         * TiltPoint
+         * @description One reading and how far it lies off the fitted line.
+         */
+        TiltPoint: {
+            /** Heel Deg */
+            heel_deg: number;
+            /** Moment Kg M */
+            moment_kg_m: number;
+            /** Residual Deg */
+            residual_deg: number;
+        };
+        /**
+         * TiltReading
+         * @description A weight that stands off the middle, and the angle read; both positive to starboard.
+         */
+        TiltReading: {
+            /** Heel Deg */
+            heel_deg: number;
+            /** Mass Kg */
+            mass_kg: number;
+            /** Offset M */
+            offset_m: number;
+        };
+        /**
+         * TiltTest
+         * @description Weights moved sideways, angles read. The load is everything besides the bare boat, weights
+         *     included, with them on the centreline.
+         *
+         *     gm_m, gm_se_m and hull_vcg_m are what the regression found; null until it has run.
+         */
+        TiltTest: {
+            /** Gm M */
+            gm_m?: number | null;
+            /** Gm Se M */
+            gm_se_m?: number | null;
+            /** Hull Vcg M */
+            hull_vcg_m?: number | null;
+            /** Load Kg */
+            load_kg: number;
+            /** Load X M */
+            load_x_m: number;
+            /** Load Z M */
+            load_z_m: number;
+            /** Readings */
+            readings: components["schemas"]["TiltReading"][];
+            /** Used */
+            used: boolean;
+            /**
+             * Water
+             * @enum {string}
+             */
+            water: "fresh" | "salt";
+        };
+        /**
          * Trial
          * @description What a preview changes; everything left out stays as kept.
          */
         Trial: {
             angler?: components["schemas"]["Angler"] | null;
             boat?: components["schemas"]["Boat"] | null;
+            demands?: components["schemas"]["DemandNumbers"] | null;
             /**
              * Places
              * @default []
@@ -860,8 +1642,20 @@ export interface components {
             thing_id: number;
         };
         /**
+         * WeighFirst
+         * @description A weight nobody has taken yet, and its share in what is not known.
+         */
+        WeighFirst: {
+            /** Name */
+            name: string;
+            /** Share */
+            share: number;
+            /** Thing Id */
+            thing_id: number | null;
+        };
+        /**
          * Weight
-         * @description What is carried against the rating; the boat's own weight does not count to it.
+         * @description What is carried, and what counts to the rating: with the boat, where its maker says so.
          */
         Weight: {
             /** All Up Kg */
@@ -872,6 +1666,8 @@ export interface components {
             boat_kg: number;
             /** Carried Kg */
             carried_kg: number;
+            /** Counted Kg */
+            counted_kg: number;
             /** Gear Kg */
             gear_kg: number;
             /** Guessed Kg */
@@ -909,8 +1705,12 @@ export interface components {
         /**
          * WellState
          * @description How far a well's floor stands over the water at its lowest corner; negative: under it.
+         *
+         *     deepest_at names that corner, such as "aft, to port".
          */
         WellState: {
+            /** Deepest At */
+            deepest_at: string;
             /** Flooded */
             flooded: boolean;
             /** Floor Over Water M */
@@ -937,6 +1737,204 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    calibration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Boat"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationReport"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offsets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Table"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffsetStation"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instrument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell_moment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Moment"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     setups: {
         parameters: {
             query?: never;
@@ -1137,6 +2135,59 @@ export interface operations {
             };
         };
     };
+    afloat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     put_angler: {
         parameters: {
             query?: never;
@@ -1202,6 +2253,59 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BoatChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_demands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DemandsChange"];
             };
         };
         responses: {

@@ -40,6 +40,9 @@ const limbs = computed(() =>
       width: (limb.name === 'trunk' ? 0.3 : limb.width_m) * scale.value,
     })),
 )
+const roomy = computed(
+  () => props.width / 2 - Math.max(...props.drawing.half_breadth_m) * scale.value > 33,
+)
 const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2]))
 </script>
 
@@ -69,8 +72,8 @@ const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2])
       <path class="hull" :d="hull" />
     </g>
     <line class="surface" x1="1" :x2="width - 1" :y1="level" :y2="level" />
-    <text class="side" x="6" :y="level - 5">port</text>
-    <text class="side end" :x="width - 5" :y="level - 5">starb.</text>
+    <text class="side" x="5" :y="level - 5">{{ roomy ? 'port' : 'P' }}</text>
+    <text class="side end" :x="width - 5" :y="level - 5">{{ roomy ? 'starb.' : 'S' }}</text>
   </g>
 </template>
 

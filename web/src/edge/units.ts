@@ -1,10 +1,21 @@
 /** The one place where SI meets what people type and read; conversions exact by definition. */
 export type Units = 'metric' | 'imperial'
-export type Kind = 'mass' | 'length' | 'angle' | 'area' | 'volume' | 'moment' | 'ratio' | 'density'
+export type Kind =
+  | 'mass'
+  | 'length'
+  | 'angle'
+  | 'area'
+  | 'volume'
+  | 'moment'
+  | 'ratio'
+  | 'density'
+  | 'energy'
+  | 'speed'
 
 export const M_PER_INCH = 0.0254
 export const KG_PER_POUND = 0.45359237
 const M_PER_FOOT = 12 * M_PER_INCH
+const GRAVITY_M_S2 = 9.80665 // standard gravity: a pound-force is a pound times it
 const GROUP_LB_FT = KG_PER_POUND * M_PER_FOOT
 
 interface Shown {
@@ -23,6 +34,8 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     moment: { per: 1, unit: 'kg·m', digits: 2 },
     ratio: { per: 0.01, unit: '%', digits: 0 },
     density: { per: 1, unit: 'kg/m³', digits: 0 },
+    energy: { per: 1, unit: 'J', digits: 1 },
+    speed: { per: 1, unit: 'm/s', digits: 1 },
   },
   imperial: {
     mass: { per: KG_PER_POUND, unit: 'lb', digits: 1 },
@@ -33,6 +46,8 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     moment: { per: GROUP_LB_FT, unit: 'lb·ft', digits: 2 },
     ratio: { per: 0.01, unit: '%', digits: 0 },
     density: { per: KG_PER_POUND / M_PER_FOOT ** 3, unit: 'lb/ft³', digits: 1 },
+    energy: { per: GROUP_LB_FT * GRAVITY_M_S2, unit: 'ft·lbf', digits: 1 },
+    speed: { per: M_PER_FOOT, unit: 'ft/s', digits: 1 },
   },
 }
 
@@ -45,6 +60,11 @@ export function number(value: number, kind: Kind, units: Units, digits?: number)
   const { per, digits: usual } = SHOWN[units][kind]
   const text = (value / per).toFixed(digits ?? usual)
   return Number(text) === 0 ? text.replace('-', '') : text
+}
+
+/** A figure and its band in one: `24.7 ± 6.0 cm`. */
+export function showBand(value: number, band: number, kind: Kind, units: Units): string {
+  return `${number(value, kind, units)} ±\u00a0${show(band, kind, units)}`
 }
 
 /** An SI value with its unit: `12.5 cm`, `40 %`, `1.3°`. */
@@ -89,13 +109,17 @@ const MASS: Record<string, number> = {
 }
 const ANGLE: Record<string, number> = { '°': 1, deg: 1 }
 const RATIO: Record<string, number> = { '%': 0.01 }
+const VOLUME: Record<string, number> = { l: 0.001, ml: 1e-6 }
+const SPEED: Record<string, number> = { 'm/s': 1, 'km/h': 1 / 3.6, kn: 1852 / 3600, mph: 0.44704 }
 const WORDS: Partial<Record<Kind, Record<string, number>>> = {
   length: LENGTH,
   mass: MASS,
   angle: ANGLE,
   ratio: RATIO,
+  volume: VOLUME,
+  speed: SPEED,
 }
-const PART = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*([a-z%°]+|''|["'′″’”])?\s*/i
+const PART = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*([a-z%°/]+|''|["'′″’”])?\s*/i
 const FEET = M_PER_FOOT
 
 /**

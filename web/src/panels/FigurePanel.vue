@@ -2,7 +2,7 @@
 /** What the boat does with it: weight, trim, list, steadiness, dry floors; new beside old. */
 import { computed } from 'vue'
 import type { Figures } from '@/api/client'
-import { number, show, unitOf, type Units } from '@/edge/units'
+import { number, show, showBand, unitOf, type Units } from '@/edge/units'
 import { listWords, trimWords, ZONE_WORD } from '@/edge/words'
 import VerdictMark from '@/marks/VerdictMark.vue'
 import FigureLine from './FigureLine.vue'
@@ -32,15 +32,18 @@ const offset = computed(() => {
   const moment = a.value?.offset_moment_kg_m ?? 0
   return `${show(Math.abs(moment), 'moment', props.units)} off the middle`
 })
+const gm = (gm_m: number, bands: Figures['bands'] | null): string =>
+  `GM ${bands ? showBand(gm_m, bands.gm_m, 'length', props.units) : show(gm_m, 'length', props.units)}`
+const weigh = computed(() => props.figures.bands?.weigh_first.map((one) => one.name) ?? [])
 const zones = computed(() => {
   const count = { hand: 0, lean: 0, twist: 0, out: 0 }
   for (const thing of props.figures.aboard) count[thing.zone] += 1
   return count
 })
-const floor = (over_m: number) =>
+const floor = (over_m: number, where: string) =>
   over_m >= 0
     ? `${show(over_m, 'length', props.units)} over the water`
-    : `${show(-over_m, 'length', props.units)} of water on it`
+    : `${show(-over_m, 'length', props.units)} under, ${where}`
 </script>
 
 <template>
@@ -76,8 +79,8 @@ const floor = (over_m: number) =>
       <LevelVial :left-high_deg="a.heel_deg" left-name="port" right-name="starb." />
       <FigureLine
         testid="gm"
-        :words="`GM ${show(a.gm_m, 'length', units)}`"
-        :was="was ? `GM ${show(was.gm_m, 'length', units)}` : undefined"
+        :words="gm(a.gm_m, figures.bands)"
+        :was="was && before ? gm(was.gm_m, before.bands) : undefined"
         beside="steadiness, seated"
         :verdict="a.gm_verdict"
         @how="$emit('how', 'gm')"
@@ -92,7 +95,7 @@ const floor = (over_m: number) =>
       <ul>
         <li v-for="well in a.wells" :key="well.name">
           <span>{{ well.name }}</span>
-          <span class="num">{{ floor(well.floor_over_water_m) }}</span>
+          <span class="num">{{ floor(well.floor_over_water_m, well.deepest_at) }}</span>
           <VerdictMark :verdict="well.verdict" bare />
         </li>
         <li>
@@ -108,9 +111,16 @@ const floor = (over_m: number) =>
           <span class="num">{{ count }}</span>
         </li>
       </ul>
-      <p v-if="figures.estimate" class="estimate">
-        <b>Estimate</b> from a tape; no float test yet. The maker's rating and instructions win over
-        any figure here. Wear the PFD; try changes in shallow warm water near shore, with help.
+      <template v-if="weigh.length">
+        <h2>Weigh these first</h2>
+        <p class="weigh">{{ weigh.join(' · ') }}</p>
+      </template>
+      <p class="estimate">
+        <template v-if="figures.bands?.hull === 'estimate'"
+          ><b>Estimate</b> from a tape; no test afloat yet.</template
+        >
+        The maker's rating and instructions win over any figure here. Wear the PFD; try changes in
+        shallow warm water near shore, with help.
       </p>
     </div>
     <div v-else class="trouble" role="alert">
@@ -156,6 +166,9 @@ li .num {
   display: grid;
   grid-template-columns: 1fr 1fr;
   column-gap: 20px;
+}
+.weigh {
+  margin: 0;
 }
 .estimate {
   margin: 12px 0 0;

@@ -54,6 +54,10 @@ watch(
           </tr>
         </tbody>
       </table>
+      <p v-if="how.band" data-testid="how-band">
+        <b>± {{ show(how.band.value, how.band.kind, units) }}</b> by the evidence of hull and
+        weights
+      </p>
       <p class="soft">{{ how.sure }}</p>
     </template>
   </el-drawer>

@@ -17,7 +17,7 @@ const props = withDefaults(
   }>(),
   { digits: undefined, wrong: '', optional: false, placeholder: '', testid: undefined },
 )
-const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
+const emit = defineEmits<{ 'update:modelValue': [value: T]; focus: [] }>()
 
 const shown = computed(() =>
   props.modelValue === null ? '' : number(props.modelValue, props.kind, props.units, props.digits),
@@ -69,6 +69,7 @@ function take(): void {
       v-bind="{ 'aria-invalid': Boolean(unread || wrong) }"
       :placeholder="placeholder"
       :data-testid="testid"
+      @focus="emit('focus')"
       @change="take"
       @keydown.enter="take"
     >

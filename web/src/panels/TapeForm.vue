@@ -8,20 +8,26 @@ import QuantityInput from './QuantityInput.vue'
 
 type Tape = Boat['tape']
 const tape = defineModel<Tape>({ required: true })
-defineProps<{ units: Units; wrong: (field: string) => string }>()
+defineProps<{ units: Units; wrong: (field: string) => string; active: string }>()
+defineEmits<{ focus: [field: string] }>()
 </script>
 
 <template>
   <div class="tape">
     <template v-for="measure in MEASURES" :key="measure.field">
-      <label :title="measure.where">{{ measure.label }}</label>
+      <label :class="{ active: active === measure.field }" :title="measure.where">{{
+        measure.label
+      }}</label>
       <QuantityInput
+        :optional="measure.optional"
+        :placeholder="measure.optional ? 'usual' : ''"
         :label="`${measure.label}: ${measure.where}`"
         kind="length"
         :units="units"
-        :model-value="tape[measure.field]"
+        :model-value="tape[measure.field] ?? null"
         :wrong="wrong(`tape.${measure.field}`)"
         :testid="measure.field"
+        @focus="$emit('focus', measure.field)"
         @update:model-value="tape = { ...tape, [measure.field]: $event }"
       />
       <p class="where">{{ measure.where }}</p>
@@ -31,6 +37,7 @@ defineProps<{ units: Units; wrong: (field: string) => string }>()
       :model-value="tape.bottom"
       size="small"
       aria-label="Shape of the bottom"
+      @focus="$emit('focus', 'bottom')"
       @update:model-value="tape = { ...tape, bottom: $event }"
     >
       <el-option v-for="one in BOTTOMS" :key="one.value" :value="one.value" :label="one.label" />
@@ -59,6 +66,10 @@ defineProps<{ units: Units; wrong: (field: string) => string }>()
 }
 label {
   padding-top: 3px;
+}
+label.active {
+  color: var(--pick);
+  font-weight: 600;
 }
 .where {
   margin: 0;

@@ -18,6 +18,7 @@ const BLANK: Thing = {
   length_m: 0.3,
   width_m: 0.2,
   height_m: 0.15,
+  sloshes: false,
 }
 const draft = reactive<Thing>({ ...BLANK })
 watch(open, (now) => now && Object.assign(draft, props.thing ?? BLANK), { immediate: true })
@@ -92,6 +93,13 @@ const other = computed(() =>
         :units="units"
         :wrong="wrong('height_m')"
       />
+      <span>Inside</span>
+      <el-checkbox
+        :model-value="draft.sloshes"
+        size="small"
+        @update:model-value="draft.sloshes = Boolean($event)"
+        >a liquid that can run</el-checkbox
+      >
       <p v-if="other" class="why wide" role="alert">{{ other }}</p>
       <div class="acts">
         <el-button v-if="thing" size="small" @click="emit('strike')">Strike off</el-button>

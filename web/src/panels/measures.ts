@@ -3,33 +3,89 @@ import type { Boat } from '@/api/client'
 
 type LengthField = Exclude<keyof Boat['tape'], 'bottom' | 'chine'>
 
-export const MEASURES: { field: LengthField; label: string; where: string }[] = [
-  { field: 'length_m', label: 'Length', where: 'tip to tip, the tape straight over the deck' },
-  { field: 'beam_m', label: 'Beam', where: 'over all at the widest place' },
-  { field: 'beam_at_m', label: 'Widest at', where: 'from the bow to that place' },
+export interface Measure {
+  field: LengthField
+  label: string
+  where: string
+  /** how to do it, in the walk */
+  how?: string
+  optional?: boolean
+}
+
+export const MEASURES: Measure[] = [
+  {
+    field: 'length_m',
+    label: 'Length',
+    where: 'tip to tip, the tape straight over the deck',
+    how: 'Stand a board upright at each end and measure between the boards, not along the curve.',
+  },
+  {
+    field: 'beam_m',
+    label: 'Beam',
+    where: 'over all at the widest place',
+    how: 'Two straight sticks against the sides, plumb; measure between them. Mark the place with tape.',
+  },
+  {
+    field: 'beam_at_m',
+    label: 'Widest at',
+    where: 'from the bow to that place',
+    how: 'From the board at the bow to your mark, along the centreline.',
+  },
   {
     field: 'beam_fore_quarter_m',
     label: 'Beam, fore quarter',
     where: 'a quarter of the length from the bow',
+    how: 'Divide the length by four, mark that from the bow, and measure across with the sticks.',
   },
   {
     field: 'beam_aft_quarter_m',
     label: 'Beam, aft quarter',
     where: 'a quarter of the length from the stern',
+    how: 'The same from the stern.',
   },
   {
     field: 'depth_m',
     label: 'Depth',
     where: 'amidships, floor to gunwale, boat level on a flat floor',
+    how: 'Boat on the bare floor, chocked level. A straightedge across the gunwales; floor to its underside.',
   },
-  { field: 'bow_height_m', label: 'Bow height', where: 'floor to the tip of the bow' },
-  { field: 'stern_height_m', label: 'Stern height', where: 'floor to the tip of the stern' },
+  {
+    field: 'bow_height_m',
+    label: 'Bow height',
+    where: 'floor to the tip of the bow',
+    how: 'Plumb down from the top of the bow to the floor, the boat still level.',
+  },
+  {
+    field: 'stern_height_m',
+    label: 'Stern height',
+    where: 'floor to the tip of the stern',
+    how: 'The same at the stern.',
+  },
   {
     field: 'rocker_bow_m',
     label: 'Keel rise, bow',
     where: 'floor to keel, where the keel line meets the stem',
+    how: 'Slide a ruler under the bow until the bottom turns up into the stem; read the gap there.',
   },
-  { field: 'rocker_stern_m', label: 'Keel rise, stern', where: 'the same at the stern' },
+  {
+    field: 'rocker_stern_m',
+    label: 'Keel rise, stern',
+    where: 'the same at the stern',
+    how: 'The same where the bottom turns up at the stern.',
+  },
+  {
+    field: 'bottom_beam_m',
+    label: 'Bottom breadth',
+    where: 'across the bottom, turn to turn, amidships',
+    how: 'Boat turned over: where the flat of the bottom starts to turn up on each side. Leave it empty for what is usual.',
+    optional: true,
+  },
+  {
+    field: 'stern_beam_m',
+    label: 'Transom',
+    where: 'breadth of a square stern, 0 if it is pointed',
+    how: 'Across the flat end at the gunwale. A pointed stern is 0.',
+  },
 ]
 
 export const BOTTOMS: { value: Boat['tape']['bottom']; label: string }[] = [
@@ -39,3 +95,11 @@ export const BOTTOMS: { value: Boat['tape']['bottom']; label: string }[] = [
   { value: 'twin_ridge', label: 'twin ridge' },
   { value: 'tunnel', label: 'tunnel' },
 ]
+
+/** What both tests afloat know of what stood in the boat. */
+export interface TestLoad {
+  water: 'fresh' | 'salt'
+  load_kg: number
+  load_x_m: number
+  load_z_m: number
+}

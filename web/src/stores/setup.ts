@@ -10,6 +10,7 @@ import {
   Refusal,
   type Angler,
   type Boat,
+  type DemandNumbers,
   type Drawing,
   type Figures,
   type Place,
@@ -259,6 +260,16 @@ export const useSetup = defineStore('setup', () => {
       ),
     )
 
+  const putDemands = (demands: DemandNumbers) =>
+    change('the demands', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/demands', {
+          params: { path: { setup_id } },
+          body: { revision, demands },
+        }),
+      ),
+    )
+
   const putThing = (id: number | null, thing: Thing) =>
     change(thing.name, (setup_id, revision) =>
       askState(
@@ -312,6 +323,7 @@ export const useSetup = defineStore('setup', () => {
     putBoat,
     putAngler,
     putSetup,
+    putDemands,
     putThing,
     dropThing,
   }

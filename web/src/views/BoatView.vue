@@ -1,17 +1,25 @@
 <script setup lang="ts">
-/** The boat: its measures by tape, live lines beside them, its weight and rating. */
+/** The boat: measured on a walk round it, what it has, and tests that make its model true. */
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Boat } from '@/api/client'
 import AsternView from '@/drawing/AsternView.vue'
+import FittingMarks from '@/drawing/FittingMarks.vue'
 import HullPlan from '@/drawing/HullPlan.vue'
 import HullSide from '@/drawing/HullSide.vue'
+import MeasureMark from '@/drawing/MeasureMark.vue'
 import RulerMarks from '@/drawing/RulerMarks.vue'
-import { show } from '@/edge/units'
+import SectionLines from '@/drawing/SectionLines.vue'
+import { show, showBand } from '@/edge/units'
 import { listWords, trimWords } from '@/edge/words'
 import { layOut } from '@/geometry/sheet'
+import BoatNumbers from '@/panels/BoatNumbers.vue'
+import CalibrationPanel from '@/panels/CalibrationPanel.vue'
 import ChoiceGroup from '@/panels/ChoiceGroup.vue'
-import QuantityInput from '@/panels/QuantityInput.vue'
+import FittingsPanel from '@/panels/FittingsPanel.vue'
+import MeasureWalk from '@/panels/MeasureWalk.vue'
+import { MEASURES } from '@/panels/measures'
+import OffsetsPanel from '@/panels/OffsetsPanel.vue'
 import TapeForm from '@/panels/TapeForm.vue'
 import { useLook } from '@/stores/look'
 import { useSetup } from '@/stores/setup'
@@ -19,10 +27,16 @@ import { useSetup } from '@/stores/setup'
 const store = useSetup()
 const look = useLook()
 const draft = ref<Boat | null>(null)
+const tab = ref<'measures' | 'fittings' | 'tests'>('measures')
+const active = ref<string>('length_m')
+const chosenFitting = ref<number | null>(null)
+const fresh = () => (store.kept ? structuredClone(store.kept.setup.boat) : null)
+let saving = ''
 watch(
   () => [store.kept?.setup_id, store.kept?.revision],
   () => {
-    draft.value = store.kept ? structuredClone(store.kept.setup.boat) : null
+    // What was typed while a save was under way is newer than what comes back from it.
+    if (!saving || saving === JSON.stringify(draft.value)) draft.value = fresh()
   },
   { immediate: true },
 )
@@ -47,71 +61,78 @@ const sheet = computed(() => {
 const shownBoat = computed(() => (store.tried?.drawing ? draft.value : store.kept?.setup.boat))
 const wrong = (field: string) =>
   store.refusal?.problem.fields.find((one) => one.field.replace(/^boat\./, '') === field)?.why ?? ''
+const measure = computed(() => MEASURES.find((one) => one.field === active.value))
+const measureText = computed(() => {
+  const value = measure.value && draft.value?.tape[measure.value.field]
+  return typeof value === 'number' ? show(value, 'length', look.units) : ''
+})
 
+async function walkTo(field: string): Promise<void> {
+  active.value = field
+  await nextTick()
+  document.querySelector<HTMLInputElement>(`[data-testid="${field}"]`)?.focus()
+}
 async function save(): Promise<void> {
-  if (draft.value) await store.putBoat(draft.value)
+  if (!draft.value) return
+  saving = JSON.stringify(draft.value)
+  await store.putBoat(draft.value)
+  saving = ''
+}
+/** Enter in a field takes what was typed; only the button saves, for a test is many fields. */
+function enter(event: KeyboardEvent): void {
+  if ((event.target as Element).tagName === 'INPUT') event.preventDefault()
 }
 function back(): void {
   store.stopTrying()
-  draft.value = store.kept ? structuredClone(store.kept.setup.boat) : null
+  draft.value = fresh()
 }
 </script>
 
 <template>
   <div v-if="draft && store.kept && store.drawing && store.figures" class="boat">
-    <form class="measures" @submit.prevent="save">
-      <h1>{{ draft.name }}</h1>
-      <p class="soft lead">
-        Boat level on a flat floor, tape and a friend. Type as the tape reads: 366 cm, 12'0", 144
-        in.
-      </p>
-      <h2>Measures</h2>
-      <TapeForm v-model="draft.tape" :units="look.units" :wrong="wrong" />
-      <h2 class="next">Weight and rating</h2>
-      <div class="grid">
-        <label for="boat-name">Name</label>
-        <el-input id="boat-name" v-model="draft.name" size="small" />
-        <p />
-        <label>Bare weight</label>
-        <QuantityInput
-          v-model="draft.hull_mass_kg"
-          label="Bare weight of the boat"
-          kind="mass"
-          :units="look.units"
-          :wrong="wrong('hull_mass_kg')"
-          testid="hull_mass_kg"
-        />
+    <form class="measures" @submit.prevent="save" @keydown.enter="enter">
+      <div class="head">
+        <h1>{{ draft.name }}</h1>
         <ChoiceGroup
-          v-model="draft.hull_evidence"
-          label="Where the weight comes from"
+          v-model="tab"
+          label="Part of the boat"
           :options="[
-            ['weighed', 'weighed'],
-            ['label', 'label'],
-            ['guess', 'guess'],
+            ['measures', 'Measures'],
+            ['fittings', 'Fittings'],
+            ['tests', 'Tests afloat'],
           ]"
         />
-        <label>Maker's rating</label>
-        <QuantityInput
-          v-model="draft.rated_kg"
-          label="Maker's rating"
-          kind="mass"
-          :units="look.units"
-          :wrong="wrong('rated_kg')"
-          optional
-          placeholder="if known"
-        />
-        <p class="soft">what the label lets it carry; it is a hard stop</p>
-        <label>Working share</label>
-        <QuantityInput
-          :model-value="draft.working_share"
-          label="Working share of the rating"
-          kind="ratio"
-          :units="look.units"
-          :wrong="wrong('working_share')"
-          @update:model-value="draft.working_share = $event"
-        />
-        <p class="soft">of the rating; 65 to 75 % is usual</p>
       </div>
+      <template v-if="tab === 'measures'">
+        <p class="soft lead">
+          Boat level on a flat floor, tape and a friend. Type as the tape reads: 366 cm, 12'0", 144
+          in.
+        </p>
+        <TapeForm
+          v-model="draft.tape"
+          :units="look.units"
+          :wrong="wrong"
+          :active="active"
+          @focus="active = $event"
+        />
+        <BoatNumbers v-model="draft" :units="look.units" :wrong="wrong" />
+        <OffsetsPanel v-model="draft" :units="look.units" :wrong="wrong" />
+      </template>
+      <FittingsPanel
+        v-else-if="tab === 'fittings'"
+        v-model="draft"
+        v-model:chosen="chosenFitting"
+        :units="look.units"
+        :bow_x_m="store.drawing.x_m.at(-1)!"
+        :wrong="wrong"
+      />
+      <CalibrationPanel
+        v-else
+        v-model="draft"
+        :units="look.units"
+        :bow_x_m="store.drawing.x_m.at(-1)!"
+        :wrong="wrong"
+      />
       <div class="acts">
         <el-button size="small" :disabled="!changed" @click="back">Back to what is saved</el-button>
         <el-button
@@ -146,6 +167,12 @@ function back(): void {
             :imperial="look.units === 'imperial'"
           />
           <HullPlan :sheet="sheet" :drawing="store.drawing" :boat="shownBoat" />
+          <FittingMarks
+            :sheet="sheet"
+            :fittings="shownBoat.fittings"
+            :chosen="chosenFitting"
+            :names="tab === 'fittings' && shownBoat.fittings.length < 9"
+          />
           <HullSide
             :sheet="sheet"
             :drawing="store.drawing"
@@ -153,17 +180,29 @@ function back(): void {
             :afloat="store.figures.afloat"
             front
           />
+          <MeasureMark
+            v-if="tab === 'measures'"
+            :sheet="sheet"
+            :drawing="store.drawing"
+            :tape="shownBoat.tape"
+            :field="active"
+            :text="measureText"
+          />
           <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
           <text class="view" x="12" :y="sheet.sideTop + 17">From the side</text>
         </svg>
       </div>
+      <MeasureWalk v-if="tab === 'measures'" :field="active" @go="walkTo" />
       <div class="below">
-        <svg width="210" height="210" role="img" aria-label="Widest section, from astern">
+        <svg width="210" height="190" role="img" aria-label="Sections of the boat">
+          <SectionLines :drawing="store.drawing" :width="209" :height="189" :units="look.units" />
+        </svg>
+        <svg width="170" height="190" role="img" aria-label="Widest section, from astern">
           <AsternView
             :drawing="store.drawing"
             :afloat="store.figures.afloat"
-            :width="209"
-            :height="209"
+            :width="169"
+            :height="189"
           />
         </svg>
         <dl v-if="store.figures.afloat">
@@ -173,19 +212,25 @@ function back(): void {
             {{ listWords(store.figures.afloat.heel_deg) }}
           </dd>
           <dt>Draft, bow · middle · stern</dt>
-          <dd class="num">
+          <dd class="num" data-testid="boat-drafts">
             {{ show(store.figures.afloat.draft_fwd_m, 'length', look.units) }} ·
             {{ show(store.figures.afloat.draft_mid_m, 'length', look.units) }} ·
             {{ show(store.figures.afloat.draft_aft_m, 'length', look.units) }}
           </dd>
           <dt>Steadiness (GM)</dt>
-          <dd class="num">{{ show(store.figures.afloat.gm_m, 'length', look.units) }}</dd>
-          <dt>
-            Weight that sinks it
-            {{ show(0.01, 'length', look.units, look.units === 'metric' ? 0 : 1) }}
-          </dt>
-          <dd class="num">{{ show(store.figures.afloat.kg_per_cm, 'mass', look.units) }}</dd>
-          <dd class="soft">Estimate from a tape; no float test yet.</dd>
+          <dd v-if="store.figures.bands" class="num" data-testid="boat-gm">
+            {{
+              showBand(store.figures.afloat.gm_m, store.figures.bands.gm_m, 'length', look.units)
+            }}
+          </dd>
+          <dt>Confidence</dt>
+          <dd data-testid="boat-confidence">
+            {{
+              store.figures.bands?.hull === 'calibrated'
+                ? 'tested afloat'
+                : 'estimate from a tape; no test afloat yet'
+            }}
+          </dd>
         </dl>
         <p v-else class="stop" role="alert">{{ store.figures.trouble }}</p>
       </div>
@@ -200,30 +245,23 @@ function back(): void {
   gap: 20px;
   padding: 14px 18px;
 }
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+  margin-bottom: 8px;
+}
 .lead {
-  margin: 2px 0 12px;
-}
-.next {
-  margin-top: 14px;
-}
-.grid {
-  display: grid;
-  grid-template-columns: 132px 118px 1fr;
-  gap: 6px 10px;
-  align-items: start;
-}
-label {
-  padding-top: 3px;
-}
-.grid p {
-  margin: 0;
-  padding-top: 4px;
-  font-size: 12px;
+  margin: 2px 0 10px;
 }
 .acts {
   display: flex;
   justify-content: flex-end;
   margin-top: 12px;
+}
+.lines {
+  min-width: 0;
 }
 .sheet {
   overflow: hidden;
@@ -240,9 +278,10 @@ label {
 }
 .below {
   display: flex;
-  gap: 20px;
+  flex-wrap: wrap;
+  gap: 14px;
   align-items: flex-start;
-  margin-top: 12px;
+  margin-top: 10px;
 }
 dl {
   margin: 0;
@@ -259,6 +298,9 @@ dd {
     display: flex;
     flex-direction: column-reverse;
     padding: 10px;
+  }
+  .head {
+    flex-wrap: wrap;
   }
 }
 </style>

@@ -1,0 +1,29 @@
+"""What is asked about a boat alone: its calibration, and tables of its offsets."""
+
+from fastapi import APIRouter
+
+from neat_hull.analysis.calibration import report
+from neat_hull.files.offsets import read_offsets
+from neat_hull.model.base import Model
+from neat_hull.model.boat import Boat, OffsetStation
+from neat_hull.model.calibration_report import CalibrationReport
+
+router = APIRouter(prefix="/boat", tags=["boat"])
+
+
+class Table(Model):
+    """The text of a CSV file."""
+
+    text: str
+
+
+@router.post("/calibration")
+def calibration(body: Boat) -> CalibrationReport:
+    """Fit the tests of a boat, kept or not; computes and stores nothing."""
+    return report(body)
+
+
+@router.post("/offsets")
+def offsets(body: Table) -> list[OffsetStation]:
+    """Read a table of hull offsets; lines that cannot be read are named."""
+    return read_offsets(body.text)

@@ -1,0 +1,1 @@
+"""Outside devices: a reader of NMEA 0183 over TCP, and a simulated box to try it with."""

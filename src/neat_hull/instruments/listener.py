@@ -1,0 +1,142 @@
+"""Listening to a box on the wire: the last reading, its age, and what is wrong with the feed."""
+
+import socket
+import threading
+import time
+from collections import deque
+from dataclasses import dataclass
+from statistics import fmean, pstdev
+from typing import Literal
+
+from neat_hull.errors import FeedError, InputError
+from neat_hull.instruments.sentences import Reading, moment_sentence, read_sentence
+
+STALE_S = 2.0  # a box speaks several times a second
+_RETRY_S = 1.0
+_WINDOW_S = 2.0  # readings are averaged over it: a boat never lies quite still
+_LONGEST_LINE = 256  # NMEA 0183 allows 82
+
+State = Literal["off", "lost", "stale", "garbled", "live"]
+
+
+@dataclass(frozen=True)
+class Heard:
+    """State of the feed; figures are means over two seconds, None where nothing fresh came.
+
+    spread_deg says how much the heel moved meanwhile; garbled counts lines that could not be read.
+    """
+
+    state: State
+    heel_deg: float | None
+    trim_deg: float | None
+    force_kg: float | None
+    spread_deg: float | None
+    age_s: float | None
+    garbled: int
+
+
+class Listener:
+    """Connects to host and port in a thread, and again whenever the line is lost."""
+
+    def __init__(self, host: str, port: int) -> None:
+        self._address = (host, port)
+        self._readings: deque[tuple[float, Reading]] = deque(maxlen=200)
+        self._garbled = 0
+        self._garbled_at = 0.0
+        self._line: socket.socket | None = None
+        self._lock, self._stopped = threading.Lock(), threading.Event()
+        self._thread = threading.Thread(target=self._run, daemon=True)
+
+    def start(self) -> None:
+        """Begin to listen."""
+        self._thread.start()
+
+    def stop(self) -> None:
+        """Hang up for good."""
+        self._stopped.set()
+        with self._lock:
+            if self._line is not None:
+                self._line.close()
+
+    def heard(self) -> Heard:
+        """What the feed says now."""
+        now = time.monotonic()
+        with self._lock:
+            readings, connected = list(self._readings), self._line is not None
+            garbled, garbled_at = self._garbled, self._garbled_at
+        fresh = [reading for at, reading in readings if now - at <= _WINDOW_S]
+        age = now - readings[-1][0] if readings else None
+        heels = [r.heel_deg for r in fresh if r.heel_deg is not None]
+        state: State = "live"
+        if not connected:
+            state = "lost"
+        elif age is None or age > STALE_S:
+            state = "garbled" if now - garbled_at <= STALE_S else "stale"
+        return Heard(
+            state=state,
+            heel_deg=fmean(heels) if heels else None,
+            trim_deg=_mean([r.trim_deg for r in fresh]),
+            force_kg=_mean([r.force_kg for r in fresh]),
+            spread_deg=pstdev(heels) if len(heels) > 1 else None,
+            age_s=age,
+            garbled=garbled,
+        )
+
+    def tell_moment(self, moment_kg_m: float) -> None:
+        """Tell a simulated box which moment stands off the middle. Raises FeedError if lost."""
+        with self._lock:
+            line = self._line
+        if line is None:
+            raise FeedError("the instrument cannot be reached")
+        try:
+            line.sendall(f"{moment_sentence(moment_kg_m)}\r\n".encode("ascii"))
+        except OSError as error:
+            raise FeedError("the instrument cannot be reached") from error
+
+    def take(self, line: str) -> None:
+        """Take one line off the wire; one that cannot be read is counted and forgotten."""
+        try:
+            reading = read_sentence(line)
+        except InputError:
+            with self._lock:
+                self._garbled += 1
+                self._garbled_at = time.monotonic()
+            return
+        if reading is not None:
+            with self._lock:
+                self._readings.append((time.monotonic(), reading))
+
+    def _run(self) -> None:
+        while not self._stopped.is_set():
+            try:
+                with socket.create_connection(self._address, timeout=STALE_S) as line:
+                    with self._lock:
+                        self._line = line
+                    self._listen(line)
+            except OSError:
+                pass  # told by `heard`: the line is lost
+            with self._lock:
+                self._line = None
+            self._stopped.wait(_RETRY_S)
+
+    def _listen(self, line: socket.socket) -> None:
+        rest = b""
+        while not self._stopped.is_set():
+            try:
+                came = line.recv(4096)
+            except TimeoutError:
+                continue  # silent, not lost
+            if not came:
+                return
+            *lines, rest = (rest + came).split(b"\n")
+            for one in lines:
+                if one.strip():
+                    self.take(one.decode("ascii", "replace").strip())
+            if len(rest) > _LONGEST_LINE:
+                self.take("")
+                rest = b""
+
+
+def _mean(values: list[float | None]) -> float | None:
+    known = [value for value in values if value is not None]
+    return fmean(known) if known else None

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+/** Readings as dots, and the model as lines. */
+import { computed } from 'vue'
+import { path } from '@/geometry/sheet'
+import { axis, onto, tick } from './scale'
+
+interface XY {
+  x: number
+  y: number
+}
+const props = defineProps<{
+  series: { name: string; dashed: boolean; points: XY[] }[]
+  dots: XY[]
+  xName: string
+  yName: string
+  label: string
+}>()
+
+const [W, H, LEFT, FOOT, TOP] = [500, 150, 44, 30, 14]
+const all = computed(() => [...props.dots, ...props.series.flatMap((one) => one.points)])
+const xs = computed(() =>
+  axis(Math.min(...all.value.map((p) => p.x)), Math.max(...all.value.map((p) => p.x)), 6),
+)
+const ys = computed(() =>
+  axis(Math.min(...all.value.map((p) => p.y)), Math.max(...all.value.map((p) => p.y)), 4),
+)
+const x = computed(() => onto(xs.value, LEFT, W - 100))
+const y = computed(() => onto(ys.value, H - FOOT, TOP))
+</script>
+
+<template>
+  <svg v-if="all.length" :viewBox="`0 0 ${W} ${H}`" width="100%" role="img" :aria-label="label">
+    <g v-for="at in ys.ticks" :key="`y${at}`">
+      <line class="grid" :x1="LEFT" :x2="W - 100" :y1="y(at)" :y2="y(at)" />
+      <text class="tick end" :x="LEFT - 5" :y="y(at) + 3.5">{{ tick(at) }}</text>
+    </g>
+    <text v-for="at in xs.ticks" :key="`x${at}`" class="tick mid" :x="x(at)" :y="H - FOOT + 13">
+      {{ tick(at) }}
+    </text>
+    <text class="name" :x="LEFT" :y="9">{{ yName }}</text>
+    <text class="name end" :x="W - 100" :y="H - 3">{{ xName }}</text>
+    <g v-for="one in series" :key="one.name">
+      <path
+        class="line"
+        :class="{ dashed: one.dashed }"
+        :d="path(one.points.map((p) => [x(p.x), y(p.y)]))"
+      />
+      <text
+        v-if="one.points.length"
+        class="name"
+        :x="W - 95"
+        :y="y(one.points.at(-1)!.y) + (one.dashed ? -4 : 10)"
+      >
+        {{ one.name }}
+      </text>
+    </g>
+    <circle v-for="(dot, i) in dots" :key="i" :cx="x(dot.x)" :cy="y(dot.y)" r="4" />
+  </svg>
+</template>
+
+<style scoped>
+.grid {
+  stroke: var(--line);
+}
+.tick {
+  fill: var(--soft);
+  font: 10px var(--mono);
+}
+.name {
+  fill: var(--soft);
+  font-size: 11px;
+}
+.end {
+  text-anchor: end;
+}
+.mid {
+  text-anchor: middle;
+}
+.line {
+  fill: none;
+  stroke: var(--pick);
+  stroke-width: 2;
+}
+.dashed {
+  stroke: var(--soft);
+  stroke-dasharray: 4 3;
+}
+circle {
+  fill: var(--card);
+  stroke: var(--stop);
+  stroke-width: 2;
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+/** Three tests of the real boat; each keeps its readings, shows its fit, and can be switched off. */
+import { watchDebounced } from '@vueuse/core'
+import { ref } from 'vue'
+import { api, ask, Refusal, type Boat, type CalibrationReport } from '@/api/client'
+import type { Units } from '@/edge/units'
+import { fieldWords } from '@/edge/words'
+import FloatTestForm from './FloatTestForm.vue'
+import LiftTestForm from './LiftTestForm.vue'
+import TiltTestForm from './TiltTestForm.vue'
+
+const boat = defineModel<Boat>({ required: true })
+defineProps<{ units: Units; bow_x_m: number; wrong: (field: string) => string }>()
+
+const report = ref<CalibrationReport | null>(null)
+const trouble = ref('')
+let asked = 0
+
+watchDebounced(
+  boat,
+  async (now) => {
+    const mine = ++asked
+    try {
+      const answer = await ask(api.POST('/api/v1/boat/calibration', { body: now }))
+      if (mine !== asked) return
+      report.value = answer as CalibrationReport
+      trouble.value = ''
+    } catch (error) {
+      if (mine !== asked) return
+      trouble.value =
+        error instanceof Refusal
+          ? error.problem.fields.map((one) => `${fieldWords(one.field)}: ${one.why}`).join('; ')
+          : 'The server cannot be reached.'
+    }
+  },
+  { debounce: 250, deep: true, immediate: true },
+)
+</script>
+
+<template>
+  <p class="soft">
+    Calm shallow water, a helper, the PFD on. Until one of the first two is done, every figure
+    afloat is an estimate.
+  </p>
+  <p v-if="trouble" class="stop" role="alert" data-testid="test-trouble">{{ trouble }}</p>
+  <FloatTestForm
+    v-model="boat.calibration.float_test"
+    :units="units"
+    :bow_x_m="bow_x_m"
+    :fit="report?.float_test ?? null"
+    :trouble="report?.float_trouble ?? ''"
+  />
+  <TiltTestForm
+    v-model="boat.calibration.tilt_test"
+    :units="units"
+    :bow_x_m="bow_x_m"
+    :fit="report?.tilt_test ?? null"
+    :trouble="report?.tilt_trouble ?? ''"
+  />
+  <LiftTestForm
+    v-model="boat.calibration.lift_test"
+    :units="units"
+    :bow_x_m="bow_x_m"
+    :fit="report?.lift_test ?? null"
+  />
+</template>
+
+<style scoped>
+p {
+  margin: 2px 0 8px;
+  font-size: 12px;
+}
+</style>
