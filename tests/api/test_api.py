@@ -222,3 +222,75 @@ def test_its_own_page_is_let_in(client: TestClient) -> None:
 def test_a_huge_body_is_turned_away(client: TestClient) -> None:
     answer = client.post(f"{V1}/1/preview", content=b" " * (3 * 1024 * 1024))
     assert answer.status_code == 413
+
+
+def test_the_sheet_afloat_answers_a_trial_and_stores_nothing(client: TestClient) -> None:
+    kept = client.post(f"{V1}/1/afloat", json={"places": []}).json()
+    numbers = get(client)["setup"]["demands"] | {"fish_kg": 12.0}
+    tried = client.post(f"{V1}/1/afloat", json={"demands": numbers}).json()
+    margin = [
+        next(d["margin_used"] for d in sheet["demands"] if d["code"] == "land")
+        for sheet in (kept, tried)
+    ]
+    assert margin[1] > margin[0]
+    assert get(client)["setup"]["demands"]["fish_kg"] == 4.0
+
+
+def test_demand_numbers_are_kept_with_an_undo_step(client: TestClient) -> None:
+    state = get(client)
+    numbers = state["setup"]["demands"] | {"scope": 7.0}
+    body = {"revision": state["revision"], "demands": numbers}
+    after = client.put(f"{V1}/1/demands", json=body).json()
+    assert after["setup"]["demands"]["scope"] == 7.0
+    undone = client.post(f"{V1}/1/undo", json={"revision": after["revision"]}).json()
+    assert undone["setup"]["demands"] == state["setup"]["demands"]
+    wrong = client.put(f"{V1}/1/demands", json={**body, "demands": numbers | {"scope": 0.5}})
+    assert wrong.json()["fields"][0]["field"] == "demands.scope"
+
+
+def test_a_used_test_that_cannot_be_is_refused_by_field_and_the_boat_stays(
+    client: TestClient,
+) -> None:
+    state = get(client)
+    boat = state["setup"]["boat"]
+    marks = [{"x_m": 0.5, "freeboard_m": 0.1}, {"x_m": 9.0, "freeboard_m": 0.1}]
+    test = {"used": True, "water": "fresh", "load_kg": 80, "load_x_m": 1.5, "load_z_m": 0.4,
+            "marks": marks}  # fmt: skip
+    body = {"revision": state["revision"],
+            "boat": boat | {"calibration": {"float_test": test}}}  # fmt: skip
+    answer = client.put(f"{V1}/1/boat", json=body)
+    assert answer.status_code == 422
+    assert answer.json()["fields"][0]["field"] == "calibration.float_test.marks[1].x_m"
+    assert get(client)["setup"]["boat"] == boat
+
+
+def test_readings_of_a_test_are_kept_as_they_were_taken(client: TestClient) -> None:
+    state = get(client)
+    readings = [{"mass_kg": 10.0, "offset_m": d, "heel_deg": a}
+                for d, a in ((-0.3, -4.9), (0.0, 0.2), (0.3, 5.4))]  # fmt: skip
+    test = {"used": False, "water": "fresh", "load_kg": 92.0, "load_x_m": 1.5, "load_z_m": 0.4,
+            "readings": readings}  # fmt: skip
+    boat = state["setup"]["boat"] | {"calibration": {"tilt_test": test}}
+    body = {"revision": state["revision"], "boat": boat}
+    kept = client.put(f"{V1}/1/boat", json=body).json()["setup"]["boat"]
+    assert kept["calibration"]["tilt_test"]["readings"] == readings
+    fit = client.post("/api/v1/boat/calibration", json=kept).json()["tilt_test"]
+    assert len(fit["points"]) == 3
+    assert fit["gm_se_m"] > 0
+
+
+def test_offsets_answer_by_line(client: TestClient) -> None:
+    good = client.post("/api/v1/boat/offsets", json={"text": "x_m,y_m,z_m\n0,0,0\n0,0.4,0.3\n"})
+    assert good.json() == [{"x_m": 0.0, "points_m": [[0.0, 0.0], [0.4, 0.3]]}]
+    bad = client.post("/api/v1/boat/offsets", json={"text": "x_m,y_m,z_m\n0,,0\n"})
+    assert bad.json()["fields"][0]["field"] == "line 2"
+
+
+def test_without_an_instrument_the_feed_is_off(client: TestClient) -> None:
+    assert client.get("/api/v1/instrument").json()["state"] == "off"
+    assert client.post("/api/v1/instrument/moment", json={"moment_kg_m": 1.0}).status_code == 204
+
+
+def test_an_empty_name_is_refused(client: TestClient) -> None:
+    body = {"revision": get(client)["revision"], "name": "", "water": "fresh"}
+    assert client.put(f"{V1}/1", json=body).json()["fields"][0]["field"] == "name"

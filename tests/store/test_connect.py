@@ -1,16 +1,20 @@
 """Opening files that are ours, not ours, broken, newer, or in the way; and kills in mid-write."""
 
+import json
 import os
 import signal
 import sqlite3
 import subprocess
 import sys
+from importlib.resources import files
 from pathlib import Path
 
 import pytest
 
 from neat_hull.errors import StoreError
-from neat_hull.store.connect import connect, open_store
+from neat_hull.files.demo import demo_setups
+from neat_hull.store.connect import APPLICATION_ID, connect, open_store, transaction
+from neat_hull.store.history import undo
 from neat_hull.store.setups import list_setups, load_setup
 
 
@@ -105,3 +109,36 @@ def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path) -> N
         assert stored.setup.places[18].x_m == pytest.approx(0.001 * stored.revision)
         assert len(list_setups(db)) == 2
         db.close()
+
+
+def test_a_file_of_the_first_version_is_carried_over_with_its_history(tmp_path: Path) -> None:
+    """Written by the first migration alone, with a step whose rows lack what was added since."""
+    path = tmp_path / "old.sqlite"
+    first = files("neat_hull").joinpath("store/migrations/0001_first.sql").read_text("utf-8")
+    demo = demo_setups()[0]
+    thing = demo.things[1].model_dump(exclude={"sloshes"})
+    old = sqlite3.connect(path)
+    old.executescript(
+        f"{first}\nPRAGMA application_id = {APPLICATION_ID};\nPRAGMA user_version = 1;"
+    )
+    old.execute("INSERT INTO boat VALUES (1, ?)", [demo.boat.model_dump_json()])
+    old.execute("INSERT INTO angler VALUES (1, ?)", [demo.angler.model_dump_json()])
+    old.execute(
+        "INSERT INTO setup VALUES (1, 'Old', 1, 1, 'fresh', ?, 2, 1, '2026-01-01T00:00:00+00:00')",
+        [demo.seat.model_dump_json()],
+    )
+    old.execute("INSERT INTO thing VALUES (1, ?, ?, ?, ?, ?, ?, ?)", list(thing.values()))
+    step = [{"kind": "thing", "key": 1, "before": thing | {"mass_kg": 9.0}, "after": thing}]
+    old.execute("INSERT INTO step VALUES (1, 1, 'Change Seat', ?)", [json.dumps(step)])
+    old.commit()
+    old.close()
+
+    open_store(path)
+    db = connect(path)
+    assert load_setup(db, 1).setup.things[1] == demo.things[1]
+    with transaction(db):
+        undo(db, 1, 2)
+    stored = load_setup(db, 1).setup
+    assert (stored.things[1].mass_kg, stored.things[1].sloshes) == (9.0, False)
+    assert stored.demands == demo.demands
+    db.close()

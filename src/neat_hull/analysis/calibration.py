@@ -10,7 +10,7 @@ from typing import TypeVar
 import numpy as np
 
 from neat_hull.analysis.rigging import as_tested, floating_hull, hull_centre_m, lifted, shape_of
-from neat_hull.errors import DoesNotFloat, InputError, InputErrors, NoBalance
+from neat_hull.errors import InputError, InputErrors, NoBalance
 from neat_hull.model.boat import Boat
 from neat_hull.model.calibration import FloatTest, LiftTest, TiltTest
 from neat_hull.model.calibration_report import (
@@ -130,10 +130,10 @@ def _float_fit(boat: Boat, test: FloatTest) -> Fitted:
 
     def off_m(fore: float, aft: float) -> Array:
         floating = FloatingHull.of(shape_of(boat, fore, aft), _UPRIGHT)
-        freeboard = _freeboard_m(
-            floating.hull, hydrostatics.settle(floating, loads, density), marks_x
-        )
-        off: Array = freeboard - measured
+        held = hydrostatics.held_upright(floating, loads, density)
+        if held is None:
+            raise NoBalance("does not float level with this load")
+        off: Array = _freeboard_m(floating.hull, held, marks_x) - measured
         return off
 
     try:
@@ -142,7 +142,7 @@ def _float_fit(boat: Boat, test: FloatTest) -> Fitted:
         raise InputErrors(
             [InputError("calibration.float_test.marks", wrong.value, wrong.why)]
         ) from wrong
-    except (DoesNotFloat, NoBalance) as trouble:
+    except NoBalance as trouble:
         raise InputErrors(
             [InputError("calibration.float_test.load_kg", test.load_kg, f"the boat {trouble}")]
         ) from trouble

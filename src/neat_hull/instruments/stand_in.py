@@ -74,7 +74,8 @@ class StandIn:
     def stop(self) -> None:
         """Hang up on everyone and stop."""
         self.stopped.set()
-        self._server.shutdown()
+        if self._thread.is_alive():
+            self._server.shutdown()
         self._server.server_close()
 
     def told(self, line: str) -> None:

@@ -62,19 +62,19 @@ def rest_at_heels(
     Rows in which the boat goes under, or stands on its end, have `floats` False and NaN values.
     """
     problem = _Problem(floating, volume_m3, centre_m)
-    turned = TurnedSections(floating.lattice, heel_rad)
     lost = np.repeat(floating.drains[None, :], len(heel_rad), axis=0)
     tau = np.tan(trim_hint_rad) * np.cos(heel_rad)
     h_m = floating.guess_h_m(volume_m3, heel_rad) + tau * floating.hull.x_m.mean()
-    while True:
-        floats = floating.capacity_m3(lost) > volume_m3
-        h_m, tau, found, im = _sink_and_trim(problem, turned, heel_rad, lost, h_m, tau, floats)
-        side = turned.sideways(floating.lattice.counted(lost))
-        rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
-        newly = _flooding(rest, floating.hull) & ~lost
-        if not newly.any():
-            return rest
-        lost = lost | newly
+    with floating.turned(heel_rad) as turned:
+        while True:
+            floats = floating.capacity_m3(lost) > volume_m3
+            h_m, tau, found, im = _sink_and_trim(problem, turned, heel_rad, lost, h_m, tau, floats)
+            side = turned.sideways(floating.lattice.counted(lost))
+            rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
+            newly = _flooding(rest, floating.hull) & ~lost
+            if not newly.any():
+                return rest
+            lost = lost | newly
 
 
 def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
@@ -211,11 +211,14 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
     """Newton in h, τ and φ together from an upright rest; None unless it ends stable in heel."""
     floating, lost = problem.floating, start.lost
     heel, h, tau = np.zeros(1), start.h_m, start.tau
+    im: Immersion | None = start.immersion
+    side: Sideways | None = start.sideways
     depth_m = floating.depth_m
     for _ in range(_ITERATIONS):
-        counted = floating.lattice.counted(lost)
-        turned = TurnedSections(floating.lattice, heel)
-        im, side = turned.immerse(h, tau, counted), turned.sideways(counted)
+        if im is None or side is None:
+            counted = floating.lattice.counted(lost)
+            turned = TurnedSections(floating.lattice, heel)
+            im, side = turned.immerse(h, tau, counted), turned.sideways(counted)
         residual, stiffness = _three(problem, im, side, heel, h, tau)
         scale = problem.volume_m3 * np.array([1.0, problem.length_m, problem.length_m])
         if (np.abs(residual / scale) < RESIDUAL).all():
@@ -226,6 +229,7 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
                 lost = lost | newly
                 if not floating.capacity_m3(lost)[0] > problem.volume_m3:
                     return None
+                im = side = None
                 continue
             return rest if stiffness[2, 2] < 0 and _stable(stiffness) else None
         try:
@@ -236,6 +240,7 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
                            _HEEL_STEP_RAD])  # fmt: skip
         step /= max(1.0, float((np.abs(step) / limits).max()))
         h, tau, heel = h + step[0], tau + step[1], heel + step[2]
+        im = side = None
         if not (abs(heel[0]) < np.pi / 2 and np.isfinite(h[0])):
             return None
     return None

@@ -1,6 +1,8 @@
 """A hull ready to float, and the boat at rest in a given attitude."""
 
-from dataclasses import dataclass
+from collections.abc import Iterator
+from contextlib import contextmanager
+from dataclasses import dataclass, field
 from functools import cached_property
 
 import numpy as np
@@ -13,6 +15,7 @@ from neat_hull.physics.lattice import WATERPLANE_SPANS_PER_LENGTH, Lattice, loft
 
 _TABLE_RAD = np.radians(np.arange(0.0, 91.0, 10.0))
 _TABLE_LEVELS = 16
+_KEPT = 4  # sets of heels whose turned sections are kept: curves of screens, and upright
 
 
 @dataclass(frozen=True, eq=False)
@@ -29,6 +32,7 @@ class FloatingHull:
     table_rad: Array
     level_m: Array
     level_m3: Array
+    _turned: dict[bytes, TurnedSections] = field(default_factory=dict)
 
     @classmethod
     def of(cls, hull: Hull, table_rad: Array = _TABLE_RAD) -> "FloatingHull":
@@ -51,6 +55,22 @@ class FloatingHull:
     def waterplanes(self) -> Lattice:
         """A finer cut, for figures of the waterplane alone; made when first asked for."""
         return loft(self.hull, WATERPLANE_SPANS_PER_LENGTH)
+
+    @contextmanager
+    def turned(self, heel_rad: Array) -> Iterator[TurnedSections]:
+        """The sections seen at k heels, lent to one user at a time and kept for the next.
+
+        The same heels are asked for again and again, in a drag above all, and making the arrays
+        costs as much as using them. Popping is atomic, so two threads never hold the same one.
+        """
+        key = heel_rad.tobytes()
+        turned = self._turned.pop(key, None) or TurnedSections(self.lattice, heel_rad)
+        try:
+            yield turned
+        finally:
+            # A single heel is a step of some search, unless it is upright.
+            if len(self._turned) < _KEPT and (len(heel_rad) > 1 or not heel_rad.any()):
+                self._turned[key] = turned
 
     @property
     def depth_m(self) -> float:

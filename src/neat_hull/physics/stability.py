@@ -14,6 +14,7 @@ from neat_hull.physics.hydrostatics import RightingCurve, Settled, settle_with_c
 from neat_hull.physics.loads import Loads
 
 GRAVITY_M_S2 = 9.80665  # standard gravity, CGPM 1901
+_NO_LEVER_M = 1e-7  # far below what anything here is known to
 FULL_RAD = np.radians(np.arange(0.0, 90.1, 2.5))  # 37 angles
 
 
@@ -62,7 +63,10 @@ def stability(curve: RightingCurve, mass_kg: float) -> Stability:
         sinking_rad=sinking,
     )
     end = limits.first_rad if limits.first_rad is not None else float(heel[-1])
-    start = 0.0 if gz[0] >= 0 else min(_crossings(line, heel), default=0.0)
+    # A boat that lists starts from where it lies, the crossing before its greatest lever.
+    start = 0.0
+    if gz[0] < -_NO_LEVER_M:
+        start = max((root for root in _crossings(line, heel) if root < at), default=0.0)
     work = float(line.integrate(start, end)) if end > start else 0.0
     return Stability(greatest, at, limits, max(0.0, mass_kg * GRAVITY_M_S2 * work))
 
