@@ -7,7 +7,7 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear")
+SCREENS = ("bench", "boat", "angler", "gear", "afloat")
 
 
 def settle(page: Page) -> None:
@@ -15,6 +15,20 @@ def settle(page: Page) -> None:
     page.get_by_test_id("saved").wait_for()
     page.wait_for_load_state("networkidle")
     page.evaluate("document.fonts.ready")
+
+
+def tilt(page: Page) -> None:
+    """A tilt test from the simulated box, three readings."""
+    settle(page)
+    page.get_by_text("Tests afloat").click()
+    page.get_by_test_id("tilt-start").click()
+    for offset in ("-30", "0", "30"):
+        page.get_by_test_id("tilt-offset").fill(offset)
+        page.get_by_test_id("tilt-offset").press("Tab")
+        page.get_by_test_id("box-move").click()
+        page.locator('[data-testid="box-take"]:disabled').wait_for()
+        page.locator('[data-testid="box-take"]:not(:disabled)').click()
+    page.get_by_test_id("tilt-fit").wait_for()
 
 
 def main() -> None:
@@ -33,7 +47,12 @@ def main() -> None:
         for screen in SCREENS:
             page.goto(f"{server.url}/{screen}")
             settle(page)
+            if screen == "afloat":
+                page.get_by_test_id("demands").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
+        page.goto(f"{server.url}/boat")
+        tilt(page)
+        page.screenshot(path=TARGET / "boat-tests.png")
         page.goto(f"{server.url}/bench")
         settle(page)
         page.get_by_label("Night colours").click()

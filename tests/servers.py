@@ -12,7 +12,7 @@ from typing import Protocol
 import uvicorn
 
 from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
+from neat_hull.cli.serve import fill_with_demo, instrument_for
 from neat_hull.store.connect import open_store
 
 CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
@@ -82,7 +82,8 @@ class ServerThread:
         """Start; the socket listens at once, so the first request waits and does not fail."""
         listening = socket.create_server(("127.0.0.1", 0))
         self.url = f"http://127.0.0.1:{listening.getsockname()[1]}"
-        app = create_app(self._data, SCREENS)
+        self._feed = instrument_for(None, demo=True)
+        app = create_app(self._data, SCREENS, listener=self._feed.__enter__())
         self._server = uvicorn.Server(uvicorn.Config(app, log_level="warning", lifespan="off"))
         self._thread = threading.Thread(
             target=self._server.run, kwargs={"sockets": [listening]}, daemon=True
@@ -93,3 +94,4 @@ class ServerThread:
         """Ask it to stop, and wait."""
         self._server.should_exit = True
         self._thread.join(20)
+        self._feed.__exit__(None, None, None)

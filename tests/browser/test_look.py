@@ -7,7 +7,7 @@ from playwright.sync_api import Page
 from tests.servers import Server
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
-SCREENS = ["bench", "boat", "angler", "gear"]
+SCREENS = ["bench", "boat", "angler", "gear", "afloat"]
 
 CUT = """() => [...document.querySelectorAll('button, h1, h2, h3, label, td, th, .line, nav a, dd')]
   .filter((e) => e.checkVisibility() && e.scrollWidth > e.clientWidth + 1

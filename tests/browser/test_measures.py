@@ -37,9 +37,7 @@ def test_nonsense_in_a_new_boat_is_refused_at_its_field_and_kept_for_mending(ben
 
 def test_a_changed_measure_answers_live_and_is_saved(bench: Page, server: Server) -> None:
     bench.goto(f"{server.url}/boat")
-    draft = bench.get_by_text("Draft, bow · middle · stern").locator(
-        "xpath=following-sibling::dd[1]"
-    )
+    draft = bench.get_by_test_id("boat-drafts")
     before = draft.inner_text()
     bench.get_by_test_id("beam_m").fill("80")
     bench.get_by_test_id("beam_m").press("Tab")

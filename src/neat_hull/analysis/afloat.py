@@ -94,8 +94,9 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
     rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
     rows: list[tuple[str, str, float, str, str]] = [
         ("Displacement (Δ)", "all-up weight, which is the weight of water pushed aside",
-         rest.displacement_kg, "mass", "weight"),
-        ("Volume (V)", "the part of the boat under water", rest.volume_m3, "volume", "trim"),
+         rigged.all_up_kg, "mass", "weight"),
+        ("Volume (V)", "the part of the boat under water",
+         rest.volume_m3 - rigged.lost_kg / rigged.water_density_kg_m3, "volume", "trim"),
         ("Draft at the bow", "how deep, from the lowest point of the bottom", rest.draft_fwd_m,
          "length", "trim"),
         ("Draft amidships", "the same in the middle", rest.draft_mid_m, "length", "trim"),
@@ -132,13 +133,13 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
 def _by_load(rigged: Rigged) -> LoadCurves:
     """Scale all that is carried where it stands, from nearly nothing to past the rating."""
     setup, boat = rigged.setup, rigged.setup.boat
-    hull_kg = float(rigged.loads.mass_kg[0])
-    today = rigged.loads.total_kg - hull_kg
+    carried_rows = slice(1, 2 + len(rigged.stowed))
+    today = float(rigged.loads.mass_kg[carried_rows].sum())
     most = _BEYOND * max(today, boat.rated_kg or 0.0)
     rows: list[tuple[float, float, float, float, float]] = []
     for carried in np.linspace(0.05 * most, most, _STEPS):
-        mass = rigged.loads.mass_kg * (carried / today)
-        mass[0] = hull_kg
+        mass = rigged.loads.mass_kg.copy()
+        mass[carried_rows] *= carried / today
         loads = replace(rigged.loads, mass_kg=mass).on_centreline()
         try:
             settled = hydrostatics.settle(rigged.floating, loads, rigged.water_density_kg_m3)

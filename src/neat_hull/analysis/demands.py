@@ -13,7 +13,7 @@ import numpy as np
 from neat_hull.analysis import limits
 from neat_hull.analysis.rigging import Rigged, seat_of
 from neat_hull.errors import DoesNotFloat, NoBalance
-from neat_hull.model.afloat import Demand
+from neat_hull.model.afloat import Amount, Demand
 from neat_hull.model.figures import Verdict
 from neat_hull.model.setup import WATER_DENSITY_KG_M3
 from neat_hull.physics import drag, hydrostatics
@@ -29,13 +29,27 @@ _SOME_GZ_M = 0.001  # less righting lever than this is none
 _LAND_LEAN_SHARE = 0.6  # of the full lean: the other hand holds the rod
 
 
+@dataclass(frozen=True)
+class Told:
+    """Words with a {} for each amount, so that a screen can show them in its units."""
+
+    text: str
+    amounts: tuple[Amount, ...] = ()
+
+
+def _told(text: str, **amounts: float) -> Told:
+    """Words and amounts, each named by its kind, in the order of the words."""
+    return Told(text, tuple(Amount(kind=kind, value=value)
+                            for kind, value in amounts.items()))  # fmt: skip
+
+
 @dataclass(frozen=True, eq=False)
 class _Case:
     """A demand ready to be solved: its loads, and how it is told."""
 
     code: str
     title: str
-    what: str
+    what: Told
     loads: Loads
     standing: bool = False
 
@@ -103,7 +117,8 @@ def _solve(boat: _Boat, case: _Case) -> Demand:
     greatest = None if held is None else _greatest_gz_m(held)
     margin = lever / greatest if greatest else None
     demand = Demand(
-        code=case.code, title=case.title, what=case.what, heel_deg=None, trim_deg=None,
+        code=case.code, title=case.title, what=case.what.text, amounts=list(case.what.amounts),
+        heel_deg=None, trim_deg=None,
         least_freeboard_m=None, gm_m=gm, lever_m=lever, greatest_gz_m=greatest,
         margin_used=margin, section_water_m=None, verdict="stop", trouble=None,
     )  # fmt: skip
@@ -143,13 +158,18 @@ def _greatest_gz_m(upright: hydrostatics.Settled) -> float | None:
 
 
 def _seated(boat: _Boat) -> _Case:
-    return _Case("seated", "Sitting still", "as on the bench", boat.rigged.loads)
+    return _Case("seated", "Sitting still", _told("as on the bench"), boat.rigged.loads)
 
 
 def _lean(boat: _Boat) -> _Case:
     n = boat.rigged.setup.demands
     body = leaned(boat.rigged.body, boat.side * np.radians(n.lean_deg))
-    return _Case("lean", "Leaning over", f"trunk {n.lean_deg:.0f}° to {n.side}", boat.posture(body))
+    return _Case(
+        "lean",
+        "Leaning over",
+        _told(f"trunk {{}} to {n.side}", angle=n.lean_deg),
+        boat.posture(body),
+    )
 
 
 def _land(boat: _Boat) -> _Case:
@@ -157,7 +177,7 @@ def _land(boat: _Boat) -> _Case:
     lean = boat.side * np.radians(n.lean_deg * _LAND_LEAN_SHARE)
     body = leaned(boat.rigged.body, lean, arm_out=True)
     loads = boat.posture(body).plus((n.fish_kg, x, y + boat.side * n.fish_out_m, z))
-    what = f"{n.fish_kg:g} kg lifted over the gunwale, arm out, leaning after it"
+    what = _told("{} lifted over the gunwale, arm out, leaning after it", mass=n.fish_kg)
     return _Case("land", "Landing a fish", what, loads if n.fish_kg > 0 else boat.posture(body))
 
 
@@ -166,7 +186,7 @@ def _pull(boat: _Boat) -> _Case:
     shoulder = next(s.far_m for s in body.segments if s.name == "trunk")
     arm = float(shoulder[2]) + n.rod_tip_over_shoulder_m - boat.grip_of_water_m
     loads = replace(boat.rigged.loads, heeling_kg_m=-boat.side * n.line_pull_kg * arm)
-    what = f"{n.line_pull_kg:g} kg sideways at the rod tip"
+    what = _told("{} sideways at the rod tip", mass=n.line_pull_kg)
     return _Case("pull", "Fish pulling sideways", what, loads)
 
 
@@ -175,12 +195,12 @@ def _rise(boat: _Boat) -> _Case:
     feet, floor = _standing_place(boat.rigged)
     seat = seat_of(boat.rigged.setup.seat)
     body = rising(angler.mass_kg, angler.stature_m, seat, feet, floor)
-    what = "half way up, swaying a little"
+    what = _told("half way up, swaying a little")
     return _Case("rise", "Getting up", what, boat.posture(body, n.sway_m), standing=True)
 
 
 def _stand(boat: _Boat) -> _Case:
-    what = "on the floor before the seat, swaying a little"
+    what = _told("on the floor before the seat, swaying a little")
     sway = boat.rigged.setup.demands.sway_m
     return _Case("stand", "Standing", what, boat.posture(standing_body(boat.rigged), sway), True)
 
@@ -188,7 +208,9 @@ def _stand(boat: _Boat) -> _Case:
 def _cast(boat: _Boat) -> _Case:
     sway = boat.rigged.setup.demands.cast_sway_m
     loads = boat.posture(standing_body(boat.rigged), sway)
-    return _Case("cast", "Casting on one's feet", "standing, weight over one foot", loads, True)
+    return _Case(
+        "cast", "Casting on one's feet", _told("standing, weight over one foot"), loads, True
+    )
 
 
 def _seat_up(boat: _Boat) -> _Case:
@@ -196,7 +218,7 @@ def _seat_up(boat: _Boat) -> _Case:
     seat = seat_of(boat.rigged.setup.seat)
     body = seated(angler.mass_kg, angler.stature_m, replace(seat, z_m=seat.z_m + n.seat_up_m))
     lean = leaned(body, boat.side * np.radians(n.lean_deg))
-    what = f"seat {100 * n.seat_up_m:.0f} cm up, then leaning {n.lean_deg:.0f}°"
+    what = _told("seat {} up, then leaning {}", length=n.seat_up_m, angle=n.lean_deg)
     return _Case("seat up", "A higher seat", what, boat.posture(lean))
 
 
@@ -226,7 +248,8 @@ def _anchored(boat: _Boat, end: str) -> _Case:
         heeling_kg_m=-boat.side * moment if across else 0.0,
         trimming_kg_m=fore * moment,
     )
-    what = f"{pull:.1f} kg on the line, {down:.1f} kg of it down"
+    kilos = (Amount(kind="mass", value=pull), Amount(kind="mass", value=float(down)))
+    what = Told("{} on the line, {} of it down", kilos)
     why = {"bow": "Anchored by the bow", "stern": "Anchored by the stern",
            "side": "Anchored by the side — never"}  # fmt: skip
     return _Case(f"anchor {end}", why[end], what, loads)
@@ -236,7 +259,7 @@ def _boom(boat: _Boat) -> _Case:
     n, (x, y, z) = boat.rigged.setup.demands, boat.gunwale
     out = y + boat.side * n.boom_out_m
     loads = boat.rigged.loads.plus((max(n.downrigger_kg, 1e-6), x, out, z))
-    what = f"{n.downrigger_kg:g} kg at the boom, {100 * n.boom_out_m:.0f} cm over the side"
+    what = _told("{} at the boom, {} over the side", mass=n.downrigger_kg, length=n.boom_out_m)
     return _Case("boom", "Downrigger", what, loads)
 
 
@@ -245,12 +268,12 @@ def _pole(boat: _Boat) -> _Case:
     x = hull.x_aft_m + 0.1 * hull.length_m
     arm = float(np.interp(x, hull.x_m, hull.sheer_m[:, 1])) - boat.grip_of_water_m
     loads = replace(boat.rigged.loads, heeling_kg_m=-boat.side * n.pole_pull_kg * arm)
-    return _Case("pole", "Stake-out pole", f"{n.pole_pull_kg:g} kg sideways, aft", loads)
+    return _Case("pole", "Stake-out pole", _told("{} sideways, aft", mass=n.pole_pull_kg), loads)
 
 
 def _cockpit_water(boat: _Boat) -> _Case:
     n, well = boat.rigged.setup.demands, boat.cockpit
-    what = f"{n.cockpit_water_kg:g} L on the floor, running from side to side"
+    what = _told("{} on the floor, running from side to side", mass=n.cockpit_water_kg)
     title = "Water in the cockpit"
     if well is None or n.cockpit_water_kg == 0:
         return _Case("cockpit", title, what, boat.rigged.loads)
@@ -261,7 +284,7 @@ def _tank(boat: _Boat) -> _Case:
     n = boat.rigged.setup.demands
     seat = boat.rigged.setup.seat
     behind = [w for w in boat.rigged.floating.hull.wells if w.x_fwd_m < seat.x_m + 0.1]
-    what = f"{n.tank_kg:g} kg of water more behind the seat"
+    what = _told("{} of water more behind the seat", mass=n.tank_kg)
     if n.tank_kg == 0:
         return _Case("tank", "Bait tank filled", what, boat.rigged.loads)
     if behind:
@@ -281,7 +304,7 @@ def _remount(boat: _Boat) -> _Case:
     on_gunwale = n.remount_share * body.mass_kg
     if on_gunwale > 0:
         alone = alone.plus((on_gunwale, x, y, z))
-    what = f"{on_gunwale:.0f} kg of the angler on the gunwale, nobody aboard"
+    what = _told("{} of the angler on the gunwale, nobody aboard", mass=on_gunwale)
     return _Case("remount", "Climbing back in", what, alone)
 
 
@@ -289,12 +312,12 @@ def _flooded(boat: _Boat) -> _Case:
     n, rigged = boat.rigged.setup.demands, boat.rigged
     title = "Hull flooded"
     if n.flooded_share == 0:
-        return _Case("flooded", title, "no water inside", rigged.loads)
+        return _Case("flooded", title, _told("no water inside"), rigged.loads)
     water = bilge(rigged.floating, n.flooded_share)
     mass = rigged.water_density_kg_m3 * water.volume_m3
     loads = rigged.loads.plus((mass, water.x_m, 0.0, water.z_m))
     running = rigged.water_density_kg_m3 * water.surface_inertia_m4
-    what = f"{100 * n.flooded_share:.0f} % of the inside full: {mass:.0f} kg of water"
+    what = _told("{} of the inside full: {} of water", ratio=n.flooded_share, mass=mass)
     return _Case("flooded", title, what,
                  replace(loads, free_surface_kg_m=loads.free_surface_kg_m + running))  # fmt: skip
 

@@ -32,7 +32,7 @@ def evaluate(setup: Setup) -> Figures:
     Raises InputErrors for measures that mean nothing.
     """
     rigged = rig(setup)
-    weight, aboard = _weight(setup), _aboard(rigged)
+    weight, aboard = _weight(rigged), _aboard(rigged)
     density = rigged.water_density_kg_m3
     try:
         settled, curve = hydrostatics.settle_with_curve(
@@ -62,7 +62,8 @@ def require_afloat(setup: Setup) -> Figures:
     return figures
 
 
-def _weight(setup: Setup) -> Weight:
+def _weight(rigged: Rigged) -> Weight:
+    setup = rigged.setup
     aboard = [setup.things[i] for i in setup.places]
     gear, boat, angler = sum(t.mass_kg for t in aboard), as_tested(setup.boat), setup.angler
     carried = gear + angler.mass_kg
@@ -89,6 +90,7 @@ def _weight(setup: Setup) -> Weight:
         rated_kg=boat.rated_kg,
         working_kg=working,
         verdict=verdict,
+        carried_at=spot(rigged.carried_at_m),
     )
 
 

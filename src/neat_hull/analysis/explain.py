@@ -146,7 +146,9 @@ def _wells(rigged: Rigged, settled: hydrostatics.Settled) -> How:
 
 def _common(rigged: Rigged, rest: hydrostatics.Equilibrium) -> list[HowRow]:
     return [
-        HowRow(label="All-up weight (M)", value=rigged.loads.total_kg, kind="mass"),
+        HowRow(label="All-up weight", value=rigged.all_up_kg, kind="mass"),
+        HowRow(label="Water let into tubes and wells", value=rigged.lost_kg, kind="mass"),
+        HowRow(label="Lifted (M)", value=rigged.loads.total_kg, kind="mass"),
         HowRow(label="Water (ρ)", value=rigged.water_density_kg_m3, kind="density"),
         HowRow(label="Volume under water (V)", value=rest.volume_m3, kind="volume"),
     ]

@@ -53,6 +53,24 @@ class Rigged:
     loads: Loads
 
     @property
+    def lost_kg(self) -> float:
+        """Of the loads, what is no weight but water let in by tubes and drive wells."""
+        return float(self.loads.mass_kg[2 + len(self.stowed) :].sum())
+
+    @property
+    def all_up_kg(self) -> float:
+        """Boat, angler and gear."""
+        return self.loads.total_kg - self.lost_kg
+
+    @property
+    def carried_at_m(self) -> Array:
+        """(3,) m: centre of all that is not the bare boat."""
+        carried = slice(1, 2 + len(self.stowed))
+        mass = self.loads.mass_kg[carried]
+        centre: Array = mass @ self.loads.at_m[carried] / mass.sum()
+        return centre
+
+    @property
     def water_density_kg_m3(self) -> float:
         """Density of the setup's water."""
         return WATER_DENSITY_KG_M3[self.setup.water]

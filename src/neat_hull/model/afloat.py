@@ -5,9 +5,17 @@ from typing import Literal
 from neat_hull.model.figures import Answer, HowKind, Verdict
 
 
-class Demand(Answer):
-    """One demand at rest. heel_deg is positive starboard down; null where there is no rest.
+class Amount(Answer):
+    """A quantity inside words, SI; angles in degrees."""
 
+    kind: HowKind
+    value: float
+
+
+class Demand(Answer):
+    """One demand at rest; `what` has a {} for each of the amounts.
+
+    heel_deg is positive starboard down; it is null where there is no rest.
     lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
     ratio. section_water_m is the height of the water on the centreline of the widest section.
     """
@@ -15,6 +23,7 @@ class Demand(Answer):
     code: str
     title: str
     what: str
+    amounts: list[Amount]
     heel_deg: float | None
     trim_deg: float | None
     least_freeboard_m: float | None

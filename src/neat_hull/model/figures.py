@@ -23,7 +23,10 @@ class Answer(BaseModel):
 
 
 class Weight(Answer):
-    """What is carried, and what counts to the rating: with the boat, where its maker says so."""
+    """What is carried, and what counts to the rating: with the boat, where its maker says so.
+
+    carried_at is the centre of all that is carried.
+    """
 
     carried_kg: float
     counted_kg: float
@@ -35,6 +38,7 @@ class Weight(Answer):
     rated_kg: float | None
     working_kg: float | None
     verdict: Verdict | None
+    carried_at: Spot
 
 
 class WellState(Answer):

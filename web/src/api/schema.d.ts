@@ -459,6 +459,19 @@ export interface components {
             wells: components["schemas"]["WellState"][];
         };
         /**
+         * Amount
+         * @description A quantity inside words, SI; angles in degrees.
+         */
+        Amount: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy";
+            /** Value */
+            value: number;
+        };
+        /**
          * Angler
          * @description Who goes: weight dressed for the water, and height.
          */
@@ -618,12 +631,15 @@ export interface components {
         };
         /**
          * Demand
-         * @description One demand at rest. heel_deg is positive starboard down; null where there is no rest.
+         * @description One demand at rest; `what` has a {} for each of the amounts.
          *
+         *     heel_deg is positive starboard down; it is null where there is no rest.
          *     lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
          *     ratio. section_water_m is the height of the water on the centreline of the widest section.
          */
         Demand: {
+            /** Amounts */
+            amounts: components["schemas"]["Amount"][];
             /** Code */
             code: string;
             /** Gm M */
@@ -1656,6 +1672,8 @@ export interface components {
         /**
          * Weight
          * @description What is carried, and what counts to the rating: with the boat, where its maker says so.
+         *
+         *     carried_at is the centre of all that is carried.
          */
         Weight: {
             /** All Up Kg */
@@ -1664,6 +1682,12 @@ export interface components {
             angler_kg: number;
             /** Boat Kg */
             boat_kg: number;
+            /** Carried At */
+            carried_at: [
+                number,
+                number,
+                number
+            ];
             /** Carried Kg */
             carried_kg: number;
             /** Counted Kg */

@@ -39,20 +39,10 @@ const y = computed(() => onto(ys.value, H - FOOT, TOP))
     </text>
     <text class="name" :x="LEFT" :y="9">{{ yName }}</text>
     <text class="name end" :x="W - 100" :y="H - 3">{{ xName }}</text>
-    <g v-for="one in series" :key="one.name">
-      <path
-        class="line"
-        :class="{ dashed: one.dashed }"
-        :d="path(one.points.map((p) => [x(p.x), y(p.y)]))"
-      />
-      <text
-        v-if="one.points.length"
-        class="name"
-        :x="W - 95"
-        :y="y(one.points.at(-1)!.y) + (one.dashed ? -4 : 10)"
-      >
-        {{ one.name }}
-      </text>
+    <g v-for="(one, i) in series" :key="one.name" :class="{ dashed: one.dashed }">
+      <path class="line" :d="path(one.points.map((p) => [x(p.x), y(p.y)]))" />
+      <path class="line" :d="`M${W - 92},${TOP + 6 + 15 * i}h18`" />
+      <text class="name" :x="W - 70" :y="TOP + 10 + 15 * i">{{ one.name }}</text>
     </g>
     <circle v-for="(dot, i) in dots" :key="i" :cx="x(dot.x)" :cy="y(dot.y)" r="4" />
   </svg>
@@ -81,7 +71,7 @@ const y = computed(() => onto(ys.value, H - FOOT, TOP))
   stroke: var(--pick);
   stroke-width: 2;
 }
-.dashed {
+.dashed .line {
   stroke: var(--soft);
   stroke-dasharray: 4 3;
 }

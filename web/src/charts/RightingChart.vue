@@ -14,7 +14,7 @@ const ys = computed(() => {
   const all = props.curves.flatMap((one) => one.gz_m.filter((gz) => gz !== null).map(shown))
   const high = Math.max(...all, shown(0.02))
   // What lies far under the base line is of no use to anyone: the boat is over by then.
-  return axis(Math.max(Math.min(...all, 0), -0.6 * high), high, 5)
+  return axis(Math.max(Math.min(...all, 0), -0.9 * high), high, 5)
 })
 const x = computed(() => onto({ low: 0, high: 90, ticks: [] }, LEFT, props.width - RIGHT))
 const y = computed(() => onto(ys.value, H - FOOT, TOP))
@@ -23,7 +23,11 @@ const lines = computed(() =>
     const points: Point[] = []
     for (const [k, heel] of one.heel_deg.entries()) {
       const gz = one.gz_m[k]
-      if (gz === null || gz === undefined || shown(gz) < ys.value.low) break
+      if (gz === null || gz === undefined) break
+      if (shown(gz) < ys.value.low) {
+        if (points.length) break
+        continue // a demand's curve starts far below the base line
+      }
       points.push([x.value(heel), y.value(shown(gz))])
     }
     return {

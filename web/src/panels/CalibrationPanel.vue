@@ -10,7 +10,11 @@ import LiftTestForm from './LiftTestForm.vue'
 import TiltTestForm from './TiltTestForm.vue'
 
 const boat = defineModel<Boat>({ required: true })
-defineProps<{ units: Units; bow_x_m: number; wrong: (field: string) => string }>()
+defineProps<{
+  units: Units
+  bow_x_m: number
+  aboard: { kg: number; x_m: number; z_m: number }
+}>()
 
 const report = ref<CalibrationReport | null>(null)
 const trouble = ref('')
@@ -47,6 +51,7 @@ watchDebounced(
     v-model="boat.calibration.float_test"
     :units="units"
     :bow_x_m="bow_x_m"
+    :aboard="aboard"
     :fit="report?.float_test ?? null"
     :trouble="report?.float_trouble ?? ''"
   />
@@ -54,6 +59,7 @@ watchDebounced(
     v-model="boat.calibration.tilt_test"
     :units="units"
     :bow_x_m="bow_x_m"
+    :aboard="aboard"
     :fit="report?.tilt_test ?? null"
     :trouble="report?.tilt_trouble ?? ''"
   />

@@ -2,10 +2,16 @@
 /** What the boat is asked for, worst first: heel, freeboard, and how much of the margin it takes. */
 import type { Demand, Drawing } from '@/api/client'
 import HeeledSection from '@/drawing/HeeledSection.vue'
-import { number, show, unitOf, type Units } from '@/edge/units'
+import { number, show, unitOf, type Kind, type Units } from '@/edge/units'
 import VerdictMark from '@/marks/VerdictMark.vue'
 
-defineProps<{ demands: Demand[]; drawing: Drawing; units: Units }>()
+const props = defineProps<{ demands: Demand[]; drawing: Drawing; units: Units }>()
+
+const DIGITS = { mass: 1, length: 0, angle: 0, ratio: 0 } as Partial<Record<Kind, number>>
+function told(one: Demand): string {
+  const amounts = one.amounts.map(({ kind, value }) => show(value, kind, props.units, DIGITS[kind]))
+  return one.what.split('{}').reduce((text, part, i) => `${text}${amounts[i - 1] ?? ''}${part}`)
+}
 
 function heel(deg: number | null): string {
   if (deg === null) return '—'
@@ -41,7 +47,8 @@ const percent = (share: number | null) =>
         </td>
         <th scope="row" class="left">
           {{ one.title }}
-          <span class="what">{{ one.trouble ?? one.what }}</span>
+          <span class="what">{{ told(one) }}</span>
+          <span v-if="one.trouble" class="what trouble">{{ one.trouble }}</span>
         </th>
         <td class="num">{{ heel(one.heel_deg) }}</td>
         <td class="num">
@@ -104,6 +111,9 @@ tbody th.left {
   color: var(--soft);
   font-size: 12px;
   font-weight: 400;
+}
+.trouble {
+  color: var(--stop);
 }
 .bar {
   display: block;

@@ -12,18 +12,22 @@ const test = defineModel<Calibration['float_test']>({ required: true })
 const props = defineProps<{
   units: Units
   bow_x_m: number
+  aboard: { kg: number; x_m: number; z_m: number }
   fit: CalibrationReport['float_test'] | null
   trouble: string
 }>()
 
+/** To begin with, the load of this setup, as it stands. */
+const load = () => ({
+  load_kg: Math.round(props.aboard.kg * 10) / 10,
+  load_x_m: Math.round(props.aboard.x_m * 1000) / 1000,
+  load_z_m: Math.round(props.aboard.z_m * 1000) / 1000,
+})
 function start(): void {
-  const [x, z] = [props.bow_x_m * 0.43, 0.4]
   test.value = {
     used: false,
     water: 'fresh',
-    load_kg: 80,
-    load_x_m: x,
-    load_z_m: z,
+    ...load(),
     marks: [0.15, 0.5, 0.85].map((share) => ({
       x_m: Math.round(props.bow_x_m * share * 100) / 100,
       freeboard_m: 0.25,
@@ -127,6 +131,9 @@ const dots = computed(() =>
   gap: 5px 10px;
   justify-content: start;
   margin-top: 8px;
+}
+.marks :deep(.el-button + .el-button) {
+  margin-left: 0;
 }
 .marks .soft {
   font-size: 12px;

@@ -13,17 +13,22 @@ const test = defineModel<Calibration['tilt_test']>({ required: true })
 const props = defineProps<{
   units: Units
   bow_x_m: number
+  aboard: { kg: number; x_m: number; z_m: number }
   fit: CalibrationReport['tilt_test'] | null
   trouble: string
 }>()
 
+/** To begin with, the load of this setup, as it stands. */
+const load = () => ({
+  load_kg: Math.round(props.aboard.kg * 10) / 10,
+  load_x_m: Math.round(props.aboard.x_m * 1000) / 1000,
+  load_z_m: Math.round(props.aboard.z_m * 1000) / 1000,
+})
 function start(): void {
   test.value = {
     used: false,
     water: 'fresh',
-    load_kg: 90,
-    load_x_m: props.bow_x_m * 0.43,
-    load_z_m: 0.42,
+    ...load(),
     readings: [],
     gm_m: null,
     gm_se_m: null,

@@ -131,7 +131,11 @@ function back(): void {
         v-model="draft"
         :units="look.units"
         :bow_x_m="store.drawing.x_m.at(-1)!"
-        :wrong="wrong"
+        :aboard="{
+          kg: store.figures.weight.carried_kg,
+          x_m: store.figures.weight.carried_at[0],
+          z_m: store.figures.weight.carried_at[2],
+        }"
       />
       <div class="acts">
         <el-button size="small" :disabled="!changed" @click="back">Back to what is saved</el-button>
