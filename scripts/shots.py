@@ -28,7 +28,7 @@ def tilt(page: Page) -> None:
         page.get_by_test_id("box-move").click()
         page.locator('[data-testid="box-take"]:disabled').wait_for()
         page.locator('[data-testid="box-take"]:not(:disabled)').click()
-    page.get_by_test_id("tilt-fit").wait_for()
+    page.get_by_test_id("tilt-fit").get_by_text("±").wait_for()  # with all three
 
 
 def main() -> None:

@@ -45,10 +45,14 @@ class DoesNotFloat(NeatHullError, ValueError):
 
     def __init__(self, mass_kg: float, capacity_kg: float) -> None:
         super().__init__(
-            f"does not float: {mass_kg:.1f} kg in all, "
-            f"but wholly under water this boat lifts only {capacity_kg:.1f} kg"
+            f"does not float: {_kilos(mass_kg)} kg in all, "
+            f"but wholly under water this boat lifts only {_kilos(capacity_kg)} kg"
         )
         self.mass_kg, self.capacity_kg = mass_kg, capacity_kg
+
+
+def _kilos(mass_kg: float) -> str:
+    return f"{mass_kg:.1f}" if mass_kg < 1e6 else f"{mass_kg:.3g}"
 
 
 class NoBalance(NeatHullError, ValueError):

@@ -187,3 +187,14 @@ def test_the_drawing_is_of_the_hull_that_floats() -> None:
     assert lines.x_m[-1] == pytest.approx(3.66)
     assert max(y for y, _ in lines.section) == pytest.approx(max(lines.half_breadth_m))
     assert all(keel <= sheer for keel, sheer in zip(lines.keel_z_m, lines.sheer_z_m, strict=True))
+
+
+def test_a_sit_in_is_dry_until_its_rim_goes_under() -> None:
+    """Its one well lifts, so the same boat floats higher than with open scuppers."""
+    inside = evaluate(starting_setup(FIRST.model_copy(update={"sit_in": True})))
+    on_top = evaluate(starting_setup(FIRST))
+    assert inside.afloat is not None
+    assert on_top.afloat is not None
+    (well,) = inside.afloat.wells
+    assert (well.scuppers, well.flooded, well.verdict) == ("plugged", False, "fine")
+    assert inside.afloat.draft_mid_m <= on_top.afloat.draft_mid_m + 1e-9

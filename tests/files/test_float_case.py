@@ -136,3 +136,22 @@ def test_a_boat_that_does_not_float_is_said_and_exits_3(
     assert result.exit_code == 3
     assert result.stdout == ""
     assert result.stderr.count("\n") == 1
+
+
+def test_a_run_without_heels_has_an_empty_list(tmp_path: Path) -> None:
+    answer = json.loads(run(tmp_path, changed("heels_deg", [])).stdout)
+    assert answer["righting"] == []
+    assert answer["deck_edge_immersion_deg"] is None
+
+
+@pytest.mark.parametrize(
+    "path", ["loads.0.x_m", "hull.stations.1.x_m", "hull.wells.0.rim_z_m", "loads.0.mass_kg"]
+)
+def test_a_number_no_boat_has_is_refused(tmp_path: Path, path: str) -> None:
+    result = run(tmp_path, changed(path, 1e200))
+    assert result.exit_code == 2
+    assert "or less" in result.stderr
+
+
+def test_a_byte_order_mark_is_no_trouble(tmp_path: Path) -> None:
+    assert run(tmp_path, "\ufeff" + json.dumps(CASE)).exit_code == 0

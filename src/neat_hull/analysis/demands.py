@@ -7,10 +7,12 @@ boat; people balance as well.
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 
 from neat_hull.analysis import limits
+from neat_hull.analysis.bands import bands
 from neat_hull.analysis.rigging import Rigged, seat_of
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Amount, Demand
@@ -61,6 +63,11 @@ class _Boat:
     rigged: Rigged
     settled: hydrostatics.Settled
     side: float
+
+    @cached_property
+    def gm_band_m(self) -> float:
+        """± of GM as the boat lies."""
+        return bands(self.rigged, self.settled, hydrostatics.upright(self.settled)).gm_m
 
     def posture(self, body: Body, sway_m: float = 0.0) -> Loads:
         """The same boat with the angler in another posture, swayed to the strong side."""
@@ -117,11 +124,22 @@ def _solve(boat: _Boat, case: _Case) -> Demand:
     greatest = None if held is None else _greatest_gz_m(held)
     margin = lever / greatest if greatest else None
     demand = Demand(
-        code=case.code, title=case.title, what=case.what.text, amounts=list(case.what.amounts),
-        heel_deg=None, trim_deg=None,
-        least_freeboard_m=None, gm_m=gm, lever_m=lever, greatest_gz_m=greatest,
-        margin_used=margin, section_water_m=None, verdict="stop", trouble=None,
-    )  # fmt: skip
+        code=case.code,
+        title=case.title,
+        what=case.what.text,
+        amounts=list(case.what.amounts),
+        heel_deg=None,
+        trim_deg=None,
+        least_freeboard_m=None,
+        gm_m=gm,
+        lever_m=lever,
+        greatest_gz_m=greatest,
+        margin_used=margin,
+        margin_band=_margin_band(boat, margin, gm),
+        section_water_m=None,
+        verdict="stop",
+        trouble=None,
+    )
     try:
         settled = hydrostatics.settle(floating, case.loads, density)
     except (DoesNotFloat, NoBalance) as trouble:
@@ -149,6 +167,13 @@ def _solve(boat: _Boat, case: _Case) -> Demand:
             "verdict": max(verdicts, key=lambda one: RANK[one]),
         }
     )
+
+
+def _margin_band(boat: _Boat, margin: float | None, gm_m: float | None) -> float | None:
+    """± of a margin: near upright levers go with GM, so its share of GM is their share."""
+    if margin is None or gm_m is None or gm_m <= 0:
+        return None
+    return margin * boat.gm_band_m / max(gm_m, boat.gm_band_m)
 
 
 def _greatest_gz_m(upright: hydrostatics.Settled) -> float | None:

@@ -19,6 +19,7 @@ class FirstMeasures(Model):
     beam_aft_quarter_m: float
     depth_m: float
     bottom: Bottom
+    sit_in: bool = False
     hull_mass_kg: float
     hull_evidence: Evidence
     rated_kg: float | None
@@ -46,18 +47,14 @@ def starting_setup(first: FirstMeasures) -> Setup:
         bottom=first.bottom,
         chine="soft",
     )
-    floor = round(0.48 * depth, 3)
+    floor = 0.03 if first.sit_in else round(0.48 * depth, 3)
     seat_x = 0.39 * length
     return Setup(
         name=first.setup_name,
         boat=Boat(
             name=first.boat_name,
             tape=tape,
-            wells=[
-                _well("cockpit", 0.32 * length, 0.715 * length, 0.31 * first.beam_m, floor, depth),
-                _well("tank well", 0.09 * length, 0.29 * length, 0.29 * first.beam_m,
-                      floor + 0.02, depth),
-            ],
+            wells=_wells(first, floor),
             hull_mass_kg=first.hull_mass_kg,
             hull_evidence=first.hull_evidence,
             hull_lcg_m=None,
@@ -82,6 +79,18 @@ def starting_setup(first: FirstMeasures) -> Setup:
         things={},
         places={},
     )  # fmt: skip
+
+
+def _wells(first: FirstMeasures, floor_m: float) -> list[WellBox]:
+    """Open wells of a sit-on-top, or the one cockpit of a sit-in: dry until its rim goes under."""
+    length, beam, depth = first.length_m, first.beam_m, first.depth_m
+    if first.sit_in:
+        cockpit = _well("cockpit", 0.34 * length, 0.66 * length, 0.30 * beam, 0.02, depth + 0.02)
+        return [cockpit.model_copy(update={"scuppers": "plugged"})]
+    return [
+        _well("cockpit", 0.32 * length, 0.715 * length, 0.31 * beam, floor_m, depth),
+        _well("tank well", 0.09 * length, 0.29 * length, 0.29 * beam, floor_m + 0.02, depth),
+    ]
 
 
 def _well(

@@ -1,5 +1,6 @@
 """Reading a float case."""
 
+import codecs
 from pathlib import Path
 
 from pydantic import ValidationError
@@ -20,6 +21,6 @@ def read_float_case(path: Path) -> FloatCase:
     except OSError as error:
         raise InputError("", str(path), f"cannot be read: {error.strerror}") from error
     try:
-        return FloatCase.model_validate_json(text)
+        return FloatCase.model_validate_json(text.removeprefix(codecs.BOM_UTF8))
     except ValidationError as error:
         raise input_errors(error.errors(include_url=False)) from error

@@ -17,7 +17,8 @@ class Demand(Answer):
 
     heel_deg is positive starboard down; it is null where there is no rest.
     lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
-    ratio. section_water_m is the height of the water on the centreline of the widest section.
+    ratio, margin_band its ±. section_water_m is the height of the water on the centreline of the
+    widest section.
     """
 
     code: str
@@ -31,6 +32,7 @@ class Demand(Answer):
     lever_m: float
     greatest_gz_m: float | None
     margin_used: float | None
+    margin_band: float | None
     section_water_m: float | None
     verdict: Verdict
     trouble: str | None

@@ -6,7 +6,9 @@ from pydantic import ConfigDict, Field
 
 from neat_hull.model.base import Model
 
-Point = Annotated[list[float], Field(min_length=2, max_length=2)]
+# Far beyond any boat, and near enough that sums of squares stay numbers.
+Metres = Annotated[float, Field(ge=-1e5, le=1e5)]
+Point = Annotated[list[Metres], Field(min_length=2, max_length=2)]
 
 
 class CaseModel(Model):
@@ -18,7 +20,7 @@ class CaseModel(Model):
 class CaseStation(CaseModel):
     """Port half-section [y, z] in m from keel to sheer, at x_m."""
 
-    x_m: float
+    x_m: Metres
     points_m: list[Point] = Field(min_length=1)
 
 
@@ -26,11 +28,11 @@ class CaseWell(CaseModel):
     """A box recess; open scuppers: it never lifts, plugged: until water reaches its rim."""
 
     name: str
-    x_aft_m: float
-    x_fwd_m: float
-    half_breadth_m: float
-    floor_z_m: float
-    rim_z_m: float
+    x_aft_m: Metres
+    x_fwd_m: Metres
+    half_breadth_m: Metres
+    floor_z_m: Metres
+    rim_z_m: Metres
     scuppers: Literal["open", "plugged"]
 
 
@@ -45,17 +47,17 @@ class CaseLoad(CaseModel):
     """A weight and where it acts; the boat's own weight is one of them."""
 
     name: str
-    mass_kg: float = Field(gt=0)
-    x_m: float
-    y_m: float
-    z_m: float
+    mass_kg: float = Field(gt=0, le=1e12)
+    x_m: Metres
+    y_m: Metres
+    z_m: Metres
 
 
 class FloatCase(CaseModel):
     """Everything `neat-hull float` reads."""
 
     name: str
-    water_density_kg_m3: float = Field(gt=0)
+    water_density_kg_m3: float = Field(gt=0, le=1e6)
     hull: CaseHull
     loads: list[CaseLoad] = Field(min_length=1)
     heels_deg: list[Annotated[float, Field(ge=-90, le=90)]] = Field(max_length=2000)

@@ -194,6 +194,8 @@ def upright(settled: Settled) -> Upright:
 
 def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
     """Righting levers at imposed heels (k,), sinkage and trim free."""
+    if len(heel_rad) == 0:
+        return RightingCurve(*(np.zeros(0) for _ in range(5)))
     return _curve(settled.floating, settled.loads, _held(settled, heel_rad))
 
 

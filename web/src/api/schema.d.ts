@@ -635,7 +635,8 @@ export interface components {
          *
          *     heel_deg is positive starboard down; it is null where there is no rest.
          *     lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
-         *     ratio. section_water_m is the height of the water on the centreline of the widest section.
+         *     ratio, margin_band its ±. section_water_m is the height of the water on the centreline of the
+         *     widest section.
          */
         Demand: {
             /** Amounts */
@@ -652,6 +653,8 @@ export interface components {
             least_freeboard_m: number | null;
             /** Lever M */
             lever_m: number;
+            /** Margin Band */
+            margin_band: number | null;
             /** Margin Used */
             margin_used: number | null;
             /** Section Water M */
@@ -911,6 +914,11 @@ export interface components {
             rated_kg: number | null;
             /** Setup Name */
             setup_name: string;
+            /**
+             * Sit In
+             * @default false
+             */
+            sit_in: boolean;
             /** Stature M */
             stature_m: number;
             /**

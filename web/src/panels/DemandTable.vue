@@ -18,8 +18,11 @@ function heel(deg: number | null): string {
   const size = Math.abs(deg).toFixed(1)
   return size === '0.0' ? '0.0°' : `${size}° ${deg > 0 ? 'starb.' : 'port'}`
 }
-const percent = (share: number | null) =>
-  share === null ? 'no margin' : share > 2 ? 'over 200 %' : `${(100 * share).toFixed(0)} %`
+function percent({ margin_used: share, margin_band: band }: Demand): string {
+  if (share === null) return 'no margin'
+  if (share > 2) return 'over 200 %'
+  return `${(100 * share).toFixed(0)}${band === null ? '' : ` ± ${(100 * band).toFixed(0)}`} %`
+}
 </script>
 
 <template>
@@ -61,7 +64,7 @@ const percent = (share: number | null) =>
           class="num"
           :title="`lever ${show(one.lever_m, 'length', units)} of ${show(one.greatest_gz_m ?? 0, 'length', units)}`"
         >
-          {{ percent(one.margin_used) }}
+          {{ percent(one) }}
           <span class="bar" aria-hidden="true"
             ><i
               :class="one.verdict"

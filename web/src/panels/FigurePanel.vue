@@ -56,7 +56,11 @@ const floor = (over_m: number, where: string) =>
       :verdict="figures.weight.verdict"
       @how="$emit('how', 'weight')"
     />
-    <WeightBar :weight="figures.weight" :units="units" />
+    <WeightBar
+      :weight="figures.weight"
+      :band_kg="figures.bands?.carried_kg ?? null"
+      :units="units"
+    />
 
     <div v-if="a" aria-live="polite">
       <FigureLine
@@ -67,7 +71,12 @@ const floor = (over_m: number, where: string) =>
         :verdict="a.trim_verdict"
         @how="$emit('how', 'trim')"
       />
-      <LevelVial :left-high_deg="a.trim_deg" left-name="bow" right-name="stern" />
+      <LevelVial
+        :left-high_deg="a.trim_deg"
+        :band_deg="figures.bands?.trim_deg ?? 0"
+        left-name="bow"
+        right-name="stern"
+      />
       <FigureLine
         testid="list"
         :words="listWords(a.heel_deg)"
@@ -76,7 +85,12 @@ const floor = (over_m: number, where: string) =>
         :verdict="a.heel_verdict"
         @how="$emit('how', 'list')"
       />
-      <LevelVial :left-high_deg="a.heel_deg" left-name="port" right-name="starb." />
+      <LevelVial
+        :left-high_deg="a.heel_deg"
+        :band_deg="figures.bands?.list_deg ?? 0"
+        left-name="port"
+        right-name="starb."
+      />
       <FigureLine
         testid="gm"
         :words="gm(a.gm_m, figures.bands)"

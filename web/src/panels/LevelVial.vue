@@ -7,19 +7,25 @@ const props = defineProps<{
   leftHigh_deg: number
   leftName: string
   rightName: string
+  /** ± of it, drawn as a bar under the bubble */
+  band_deg: number
 }>()
 
 const FULL_DEG = 4 // the bubble touches the end
-const at = computed(() => {
-  const share = Math.max(-1, Math.min(1, props.leftHigh_deg / FULL_DEG))
-  return `calc(${50 - 42 * share}% - 15px)`
+const place = (deg: number) => 50 - 42 * Math.max(-1, Math.min(1, deg / FULL_DEG))
+const at = computed(() => `calc(${place(props.leftHigh_deg)}% - 15px)`)
+const band = computed(() => {
+  const left = place(props.leftHigh_deg + props.band_deg)
+  return { left: `${left}%`, width: `${place(props.leftHigh_deg - props.band_deg) - left}%` }
 })
 </script>
 
 <template>
   <div class="row" aria-hidden="true">
     <span>{{ leftName }}</span>
-    <div class="vial"><i class="frame" /><i class="bubble" :style="{ left: at }" /></div>
+    <div class="vial">
+      <i class="frame" /><i class="bubble" :style="{ left: at }" /><i class="band" :style="band" />
+    </div>
     <span>{{ rightName }}</span>
   </div>
 </template>
@@ -46,6 +52,13 @@ const at = computed(() => {
   inset: 0 calc(50% - 19px);
   border-right: 1.5px solid var(--vial-line);
   border-left: 1.5px solid var(--vial-line);
+}
+.band {
+  position: absolute;
+  bottom: 1px;
+  height: 2px;
+  border-radius: 1px;
+  background: var(--vial-line);
 }
 .bubble {
   position: absolute;

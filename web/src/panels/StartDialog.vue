@@ -27,6 +27,7 @@ const draft = reactive<First>({
   beam_aft_quarter_m: 0.72,
   depth_m: 0.33,
   bottom: 'shallow_arch',
+  sit_in: false,
   hull_mass_kg: 30,
   hull_evidence: 'guess',
   rated_kg: null,
@@ -101,6 +102,17 @@ async function start(): Promise<void> {
         <el-option v-for="one in BOTTOMS" :key="one.value" :value="one.value" :label="one.label" />
       </el-select>
       <p class="where">look along it from the stern</p>
+      <span>One sits</span>
+      <ChoiceGroup
+        :model-value="draft.sit_in ? 'in' : 'on'"
+        label="On top or inside"
+        :options="[
+          ['on', 'on top'],
+          ['in', 'in it'],
+        ]"
+        @update:model-value="draft.sit_in = $event === 'in'"
+      />
+      <p class="where">open scuppers, or a cockpit with a rim</p>
       <label>Boat weighs</label>
       <QuantityInput
         v-model="draft.hull_mass_kg"

@@ -4,9 +4,13 @@ import { computed } from 'vue'
 import type { Figures } from '@/api/client'
 import { number, show, type Units } from '@/edge/units'
 
-const props = defineProps<{ weight: Figures['weight']; units: Units }>()
+const props = defineProps<{
+  weight: Figures['weight']
+  band_kg: number | null
+  units: Units
+}>()
 
-const full = computed(() => Math.max(props.weight.rated_kg ?? 0, props.weight.carried_kg, 1))
+const full = computed(() => Math.max(props.weight.rated_kg ?? 0, props.weight.counted_kg, 1))
 const share = (kg: number) => `${(100 * kg) / full.value}%`
 </script>
 
@@ -15,9 +19,10 @@ const share = (kg: number) => `${(100 * kg) / full.value}%`
     <div class="bar" aria-hidden="true">
       <i class="angler" :style="{ width: share(weight.angler_kg) }" />
       <i class="gear" :style="{ width: share(weight.gear_kg) }" />
+      <i class="boat" :style="{ width: share(weight.counted_kg - weight.carried_kg) }" />
       <i v-if="weight.working_kg" class="mark" :style="{ left: share(weight.working_kg) }" />
       <i
-        v-if="weight.rated_kg && weight.carried_kg > weight.rated_kg"
+        v-if="weight.rated_kg && weight.counted_kg > weight.rated_kg"
         class="mark rated"
         :style="{ left: share(weight.rated_kg) }"
       />
@@ -25,6 +30,7 @@ const share = (kg: number) => `${(100 * kg) / full.value}%`
     <p class="parts">
       <i class="key angler" />angler {{ number(weight.angler_kg, 'mass', units) }}
       <i class="key gear" />gear {{ number(weight.gear_kg, 'mass', units) }}
+      <span v-if="band_kg !== null">±&nbsp;{{ number(band_kg, 'mass', units) }}</span>
       <span class="all">with the boat {{ show(weight.all_up_kg, 'mass', units) }}</span>
     </p>
   </div>
@@ -50,7 +56,10 @@ const share = (kg: number) => `${(100 * kg) / full.value}%`
 .gear {
   background: #c9a24a;
 }
-.bar .mark {
+.bar .boat {
+  background: var(--seat);
+}
+.mark {
   position: absolute;
   width: 0;
   border-left: 2px solid var(--ink);
