@@ -7,7 +7,8 @@ import numpy as np
 
 from neat_hull.analysis.evaluate import evaluate
 from neat_hull.files.demo import demo_setups
-from neat_hull.model.setup import Place, Setup, Thing
+from neat_hull.model.setup import Place, Setup
+from neat_hull.model.thing import Thing
 
 ROUNDS = 200
 

@@ -2,6 +2,7 @@
 /** The frame: which setup, which screen, saved or not, units and light. */
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
+import SetupsDialog from '@/panels/SetupsDialog.vue'
 import StartDialog from '@/panels/StartDialog.vue'
 import TroubleBanner from '@/panels/TroubleBanner.vue'
 import { SCREENS } from '@/router'
@@ -11,6 +12,7 @@ import { useSetup } from '@/stores/setup'
 const store = useSetup()
 const look = useLook()
 const starting = ref(false)
+const managing = ref(false)
 const loaded = ref(false)
 
 onMounted(async () => {
@@ -22,6 +24,11 @@ useEventListener(document, 'visibilitychange', () => {
   if (document.visibilityState === 'visible' && !store.tried && !store.held) void store.open()
 })
 
+function choose(command: number | 'all' | 'new'): void {
+  if (command === 'all') managing.value = true
+  else if (command === 'new') starting.value = true
+  else void store.open(command)
+}
 const saved = computed(() => {
   if (store.saving > 0) return 'saving…'
   if (store.lost || store.held) return 'not saved'
@@ -35,11 +42,7 @@ const saved = computed(() => {
   <div class="frame">
     <header>
       <b class="brand">Neat Hull</b>
-      <el-dropdown
-        v-if="store.kept"
-        trigger="click"
-        @command="(id: number) => (id ? store.open(id) : (starting = true))"
-      >
+      <el-dropdown v-if="store.kept" trigger="click" @command="choose">
         <button type="button" class="setup" data-testid="setup">
           {{ store.kept.setup.name }} · <b>{{ store.kept.setup.boat.name }}</b>
           <span aria-hidden="true">▾</span>
@@ -47,13 +50,16 @@ const saved = computed(() => {
         <template #dropdown>
           <el-dropdown-menu>
             <el-dropdown-item
-              v-for="one in store.names"
+              v-for="one in store.names.filter((name) => !name.archived)"
               :key="one.setup_id"
               :command="one.setup_id"
             >
               {{ one.name }} · {{ one.boat }}
             </el-dropdown-item>
-            <el-dropdown-item divided :command="0" data-testid="new-boat"
+            <el-dropdown-item divided command="all" data-testid="all-setups"
+              >Copy, rename, move, files…</el-dropdown-item
+            >
+            <el-dropdown-item command="new" data-testid="new-boat"
               >Start with a new boat…</el-dropdown-item
             >
           </el-dropdown-menu>
@@ -130,6 +136,7 @@ const saved = computed(() => {
       </div>
     </div>
     <StartDialog v-model="starting" />
+    <SetupsDialog v-if="store.kept" v-model="managing" />
   </div>
 </template>
 

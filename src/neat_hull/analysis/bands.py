@@ -86,7 +86,7 @@ def _off_kg(rigged: Rigged) -> Array:
         (setup.angler.mass_kg, setup.angler.evidence),
     ]
     things = [setup.things[s.thing_id] for s in rigged.stowed]
-    known += [(thing.mass_kg, thing.evidence) for thing in things]
+    known += [(thing.mass_now_kg, thing.evidence) for thing in things]
     off = [max(OFF_SHARE[evidence] * mass, LEAST_OFF_KG) for mass, evidence in known]
     return np.pad(np.array(off), (0, len(rigged.loads.mass_kg) - len(off)))
 

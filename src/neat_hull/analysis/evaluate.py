@@ -65,11 +65,11 @@ def require_afloat(setup: Setup) -> Figures:
 def _weight(rigged: Rigged) -> Weight:
     setup = rigged.setup
     aboard = [setup.things[i] for i in setup.places]
-    gear, boat, angler = sum(t.mass_kg for t in aboard), as_tested(setup.boat), setup.angler
+    gear, boat, angler = sum(t.mass_now_kg for t in aboard), as_tested(setup.boat), setup.angler
     carried = gear + angler.mass_kg
     rated = carried + (boat.hull_mass_kg if boat.rating_covers != "all aboard" else 0.0)
     guessed = (
-        sum(t.mass_kg for t in aboard if t.evidence == "guess")
+        sum(t.mass_now_kg for t in aboard if t.evidence == "guess")
         + (boat.hull_mass_kg if boat.hull_evidence == "guess" else 0.0)
         + (angler.mass_kg if angler.evidence == "guess" else 0.0)
     )

@@ -47,7 +47,7 @@ def explain(setup: Setup, figure: Figure) -> How:
 
 def _weight(rigged: Rigged) -> How:
     setup, boat = rigged.setup, as_tested(rigged.setup.boat)
-    gear = sum(setup.things[i].mass_kg for i in setup.places)
+    gear = sum(setup.things[i].mass_now_kg for i in setup.places)
     rows = [
         HowRow(label="Angler, dressed for the water", value=setup.angler.mass_kg, kind="mass"),
         HowRow(label="Gear aboard", value=gear, kind="mass"),

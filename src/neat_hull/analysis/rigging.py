@@ -11,7 +11,8 @@ from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, OffsetStation, TapeMeasures, WellBox
 from neat_hull.model.calibration import LiftTest
 from neat_hull.model.figures import Spot
-from neat_hull.model.setup import WATER_DENSITY_KG_M3, Place, SeatPlace, Setup, Thing
+from neat_hull.model.setup import WATER_DENSITY_KG_M3, Place, SeatPlace, Setup
+from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body import Body, Seat, require_angler, seated
 from neat_hull.physics.floating import FloatingHull
@@ -116,7 +117,7 @@ def _loads(setup: Setup, hull_at: Array, body: Body, stowed: tuple[Stowed, ...])
     return Loads(
         np.array(
             [boat.hull_mass_kg, body.mass_kg]
-            + [thing.mass_kg for thing in things]
+            + [thing.mass_now_kg for thing in things]
             + [density * f.lost_m3 for f in lost]
         ),
         np.array(
@@ -275,8 +276,15 @@ def _stow(hull: Hull, thing_id: int, thing: Thing, place: Place) -> Stowed:
             out = share * thing.length_m
             return x + out * along[0], y + out * along[1], base + out * along[2]
 
-        aft, fwd = sorted((x, at(2 * ROD_BALANCE)[0]))
-        return Stowed(thing_id, base, at(ROD_BALANCE), at(ROD_GRIP), at(1.0), aft, fwd)
+        balance = ROD_BALANCE + thing.offset_x_m / thing.length_m
+        aft, fwd = sorted((x, at(2 * balance)[0]))
+        return Stowed(thing_id, base, at(balance), at(ROD_GRIP), at(1.0), aft, fwd)
     half = 0.5 * (abs(thing.length_m * math.cos(turn)) + abs(thing.width_m * math.sin(turn)))
-    centre, top = (x, y, base + 0.5 * thing.height_m), (x, y, base + thing.height_m)
+    forth, aside = thing.offset_x_m, thing.offset_y_m
+    centre = (
+        x + forth * math.cos(turn) - aside * math.sin(turn),
+        y + forth * math.sin(turn) + aside * math.cos(turn),
+        base + 0.5 * thing.height_m + thing.offset_z_m,
+    )
+    top = (x, y, base + thing.height_m)
     return Stowed(thing_id, base, centre, top, None, x - half, x + half)

@@ -12,7 +12,8 @@ from neat_hull.api.state import Db, SetupId, SetupState, ThingId, state_of
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance, NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Thing, Water
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
+from neat_hull.model.thing import Thing
 from neat_hull.store.connect import transaction
 from neat_hull.store.history import Change, change
 from neat_hull.store.setups import StoredSetup, load_setup, next_thing_id
@@ -66,7 +67,7 @@ def put_place(setup_id: SetupId, thing_id: ThingId, body: PlaceChange, db: Db) -
     name = _thing(stored, thing_id).name
     verb = "Move" if thing_id in stored.setup.places else "Put aboard:"
     step = [Change("place", thing_id, body.place.model_dump())]
-    return _apply(db, setup_id, body.revision, f"{verb} {name}", step, "place")
+    return apply_step(db, setup_id, body.revision, f"{verb} {name}", step, "place")
 
 
 @router.delete("/places/{thing_id}")
@@ -76,7 +77,7 @@ def take_ashore(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> 
     name = _thing(stored, thing_id).name
     if thing_id not in stored.setup.places:
         raise NotFoundError(f"{name} is not aboard")
-    return _apply(db, setup_id, revision, f"Take ashore: {name}",
+    return apply_step(db, setup_id, revision, f"Take ashore: {name}",
                   [Change("place", thing_id, None)], "place")  # fmt: skip
 
 
@@ -85,7 +86,7 @@ def put_boat(setup_id: SetupId, body: BoatChange, db: Db) -> SetupState:
     """Change the boat's measures, wells, weight or rating."""
     stored = load_setup(db, setup_id)
     step = [Change("boat", stored.boat_id, refit(body.boat).model_dump())]
-    return _apply(db, setup_id, body.revision, "Change the boat", step, "boat.tape")
+    return apply_step(db, setup_id, body.revision, "Change the boat", step, "boat.tape")
 
 
 @router.put("/angler")
@@ -96,7 +97,7 @@ def put_angler(setup_id: SetupId, body: AnglerChange, db: Db) -> SetupState:
         Change("angler", stored.angler_id, body.angler.model_dump()),
         _setup_row(setup_id, stored.setup.model_copy(update={"seat": body.seat})),
     ]
-    return _apply(db, setup_id, body.revision, "Change the angler", step, "angler.mass_kg")
+    return apply_step(db, setup_id, body.revision, "Change the angler", step, "angler.mass_kg")
 
 
 @router.put("")
@@ -104,7 +105,7 @@ def put_setup(setup_id: SetupId, body: SetupChange, db: Db) -> SetupState:
     """Rename a setup, or change its water."""
     changed = {"name": body.name, "water": body.water}
     step = [_setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
-    return _apply(db, setup_id, body.revision, "Change the setup", step, "water")
+    return apply_step(db, setup_id, body.revision, "Change the setup", step, "water")
 
 
 @router.put("/demands")
@@ -112,7 +113,7 @@ def put_demands(setup_id: SetupId, body: DemandsChange, db: Db) -> SetupState:
     """Set the numbers that demands are asked with."""
     changed = {"demands": body.demands}
     step = [_setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
-    return _apply(db, setup_id, body.revision, "Set the demands", step, "demands")
+    return apply_step(db, setup_id, body.revision, "Set the demands", step, "demands")
 
 
 @router.post("/things", status_code=201)
@@ -121,7 +122,7 @@ def add_thing(setup_id: SetupId, body: ThingChange, db: Db) -> SetupState:
     step = [Change("thing", next_thing_id(db), body.thing.model_dump())]
     if body.place is not None:
         step.append(Change("place", step[0].key, body.place.model_dump()))
-    return _apply(db, setup_id, body.revision, f"Add {body.thing.name}", step, "thing.mass_kg")
+    return apply_step(db, setup_id, body.revision, f"Add {body.thing.name}", step, "thing.mass_kg")
 
 
 @router.put("/things/{thing_id}")
@@ -129,7 +130,9 @@ def put_thing(setup_id: SetupId, thing_id: ThingId, body: ThingChange, db: Db) -
     """Change a thing's weight, size or name."""
     _thing(load_setup(db, setup_id), thing_id)
     step = [Change("thing", thing_id, body.thing.model_dump())]
-    return _apply(db, setup_id, body.revision, f"Change {body.thing.name}", step, "thing.mass_kg")
+    return apply_step(
+        db, setup_id, body.revision, f"Change {body.thing.name}", step, "thing.mass_kg"
+    )
 
 
 @router.delete("/things/{thing_id}")
@@ -140,7 +143,7 @@ def drop_thing(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> S
     step = [Change("thing", thing_id, None)]
     if thing_id in stored.setup.places:
         step.insert(0, Change("place", thing_id, None))
-    return _apply(db, setup_id, revision, f"Strike off {name}", step, "thing")
+    return apply_step(db, setup_id, revision, f"Strike off {name}", step, "thing")
 
 
 def _setup_row(setup_id: int, setup: Setup) -> Change:
@@ -155,7 +158,7 @@ def _thing(stored: StoredSetup, thing_id: int) -> Thing:
     return thing
 
 
-def _apply(
+def apply_step(
     db: Connection, setup_id: int, seen: int, label: str, changes: list[Change], field: str
 ) -> SetupState:
     """Write a step and evaluate it; all is rolled back when the boat would not float."""

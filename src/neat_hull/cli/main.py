@@ -8,7 +8,7 @@ from typing import Annotated, NoReturn
 
 import typer
 
-from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance
+from neat_hull.errors import DoesNotFloat, InputError, NeatHullError, NoBalance
 
 app = typer.Typer(
     name="neat-hull",
@@ -81,6 +81,87 @@ def instrument(
         box.stopped.wait()
     except KeyboardInterrupt:
         box.stop()
+
+
+_Data = Annotated[Path, typer.Option(help="The data file.")]
+_DATA = Path("neat-hull.sqlite")
+
+
+@app.command()
+def check(
+    setup: Annotated[Path, typer.Argument(help="A setup file, JSON.")],
+    as_json: Annotated[bool, typer.Option("--json", help="All figures as JSON.")] = False,
+) -> None:
+    """Evaluate a whole setup file: figures and verdicts."""
+    from neat_hull.analysis.evaluate import require_afloat
+    from neat_hull.cli.report import lines
+    from neat_hull.files.setup_file import read_setup
+
+    try:
+        figures = require_afloat(read_setup(_read(setup)))
+    except NeatHullError as error:
+        _refuse(str(setup), error)
+    typer.echo(figures.model_dump_json(indent=2) if as_json else "\n".join(lines(figures)))
+
+
+@app.command()
+def schema() -> None:
+    """Print the JSON Schema of the setup file."""
+    from neat_hull.files.setup_file import setup_schema
+
+    typer.echo(json.dumps(setup_schema(), indent=2))
+
+
+@app.command(name="export")
+def export_(
+    setup_id: Annotated[int, typer.Argument(min=1)],
+    to: Annotated[Path, typer.Option(help="The file to write.")],
+    data: _Data = _DATA,
+) -> None:
+    """Write a setup of the data file to a file of its own; one that is there is not overwritten."""
+    from neat_hull.cli.data import export_setup
+
+    try:
+        export_setup(data, setup_id, to)
+    except NeatHullError as error:
+        _refuse(str(to), error)
+    typer.echo(f"{to}: written")
+
+
+@app.command(name="import")
+def import_(
+    files: Annotated[list[Path], typer.Argument(help="Setup files, JSON.")],
+    data: _Data = _DATA,
+) -> None:
+    """Take setup files into the data file, each as a new setup; all or none."""
+    from neat_hull.cli.data import import_setups
+
+    for file, outcome in import_setups(data, files):
+        if isinstance(outcome, NeatHullError):
+            _refuse(str(file), outcome)
+        typer.echo(f"{file}: setup {outcome}")
+
+
+@app.command()
+def backup(
+    to: Annotated[Path, typer.Argument(help="The copy to write.")],
+    data: _Data = _DATA,
+) -> None:
+    """Copy the data file while it is in use; a file that is there is not overwritten."""
+    from neat_hull.cli.data import back_up
+
+    try:
+        back_up(data, to)
+    except NeatHullError as error:
+        _refuse(str(to), error)
+    typer.echo(f"{to}: written")
+
+
+def _read(path: Path) -> bytes:
+    try:
+        return path.read_bytes()
+    except OSError as error:
+        raise InputError("", str(path), f"cannot be read: {error.strerror}") from error
 
 
 def _refuse(file: str, error: NeatHullError) -> NoReturn:

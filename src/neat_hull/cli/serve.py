@@ -90,9 +90,10 @@ def fill_with_demo(data: Path) -> None:
             return
         with transaction(db):
             first, *others = demo_setups()
-            beside = load_setup(db, add_setup(db, first))
+            kept = [load_setup(db, add_setup(db, first))]
             for setup in others:
-                add_setup(db, setup, beside)
+                boat = next((s.boat_id for s in kept if s.setup.boat == setup.boat), None)
+                kept.append(load_setup(db, add_setup(db, setup, kept[0].angler_id, boat)))
     finally:
         db.close()
 

@@ -1,36 +1,46 @@
-"""The shipped demo: one boat, one angler, a pile of gear and two setups of it."""
+"""The shipped demo: an angler, a pile of gear, three boats, and setups of them."""
 
 import tomllib
 from importlib.resources import files
+from typing import Any
 
 from neat_hull.model.boat import Boat
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Thing
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.thing import Thing
 
 
 def demo_setups() -> list[Setup]:
-    """Setups that share boat, angler and gear; thing ids are the same in each."""
+    """Setups that share angler and gear, thing ids the same in each; the first two one boat."""
     text = files("neat_hull").joinpath("catalog/demo.toml").read_text(encoding="utf-8")
     raw = tomllib.loads(text)
-    boat = Boat.model_validate({"hull_lcg_m": None, "hull_vcg_m": None} | raw["boat"])
-    angler, seat = Angler.model_validate(raw["angler"]), SeatPlace.model_validate(raw["seat"])
+    angler = Angler.model_validate(raw["angler"])
+    boat, seat = _boat(raw["boat"]), SeatPlace.model_validate(raw["seat"])
     things, ids = {}, {}
     for thing_id, row in enumerate(raw["things"], start=1):
         length, width, height = row.pop("size_m")
         things[thing_id] = Thing(**row, length_m=length, width_m=width, height_m=height)
         ids[row["name"]] = thing_id
-    rest = {"z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
-    return [
-        Setup(
-            name=row["name"],
+
+    def setup(name: str, row: Any, boat: Boat, seat: SeatPlace) -> Setup:
+        return Setup(
+            name=name,
             boat=boat,
             angler=angler,
             water=row["water"],
             seat=seat,
             things=things,
-            places={
-                ids[name]: Place.model_validate(rest | place)
-                for name, place in row["places"].items()
-            },
+            places={ids[thing]: _place(place) for thing, place in row["places"].items()},
         )
-        for row in raw["setups"]
+
+    return [setup(row["name"], row, boat, seat) for row in raw["setups"]] + [
+        setup(row["setup"], row, _boat(row["boat"]), SeatPlace.model_validate(row["seat"]))
+        for row in raw["others"]
     ]
+
+
+def _boat(row: Any) -> Boat:
+    return Boat.model_validate({"hull_lcg_m": None, "hull_vcg_m": None} | row)
+
+
+def _place(row: Any) -> Place:
+    return Place.model_validate({"z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0} | row)

@@ -7,6 +7,7 @@ from pydantic import Field
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Evidence
 from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.thing import Thing
 
 Water = Literal["fresh", "salt"]
 WATER_DENSITY_KG_M3: dict[Water, float] = {
@@ -32,22 +33,6 @@ class SeatPlace(Model):
     recline_deg: float = Field(ge=0, le=60)
     brace_x_m: float
     brace_z_m: float
-
-
-class Thing(Model):
-    """A piece of gear. A rod or pole lies along its length from butt to tip; a box stands.
-
-    `sloshes` says it holds a liquid that can run: a tank that is not full to the lid.
-    """
-
-    name: str = Field(min_length=1, max_length=80)
-    shape: Literal["box", "rod"]
-    mass_kg: float = Field(gt=0, le=300)
-    evidence: Evidence
-    length_m: float = Field(gt=0, le=6)
-    width_m: float = Field(gt=0, le=2)
-    height_m: float = Field(gt=0, le=3)
-    sloshes: bool = False
 
 
 class Place(Model):

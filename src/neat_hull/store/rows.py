@@ -6,6 +6,7 @@ from sqlite3 import Connection, IntegrityError
 from typing import Any, Literal
 
 from neat_hull.errors import InputError
+from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
@@ -16,10 +17,20 @@ Row = dict[str, Any]
 _WHOLE = ("boat", "angler")  # kept as one JSON document each
 
 
-# What a row written before a column was added is read as; see the migrations.
-_ADDED: dict[Kind, Row] = {"setup": {"demands": None}, "thing": {"sloshes": False}}
+# Columns of their own for what is weighed and drawn; the rest of a thing is one document.
+_THING_COLUMNS = ("name", "shape", "mass_kg", "evidence", "length_m", "width_m", "height_m",
+                  "sloshes")  # fmt: skip
+_THING_MORE: Row = {
+    name: field.default
+    for name, field in Thing.model_fields.items()
+    if name not in _THING_COLUMNS and not field.is_required()
+}
+# What a row written before something was added is read as; see the migrations.
+_ADDED: dict[Kind, Row] = {
+    "setup": {"demands": None},
+    "thing": {"sloshes": False, **_THING_MORE},
+}
 _JSON: dict[Kind, tuple[str, ...]] = {"setup": ("seat", "demands"), "thing": (), "place": ()}
-_YES_NO: dict[Kind, tuple[str, ...]] = {"setup": (), "thing": ("sloshes",), "place": ()}
 
 
 def filled(kind: Kind, row: Row) -> Row:
@@ -38,9 +49,14 @@ def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
     row = dict(found)
     for name in _JSON[kind]:
         row[name] = None if row[name] is None else json.loads(row[name])
-    for name in _YES_NO[kind]:
-        row[name] = bool(row[name])
-    return row
+    return read_thing(row) if kind == "thing" else row
+
+
+def read_thing(row: Row) -> Row:
+    """A thing's row of the table as plain data, its document unfolded."""
+    plain = {name: row[name] for name in _THING_COLUMNS}
+    more: Row = json.loads(row["more"])
+    return plain | {"sloshes": bool(row["sloshes"])} | _THING_MORE | more
 
 
 def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> None:
@@ -51,6 +67,8 @@ def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> No
         values = filled(kind, row)
         for name in _JSON[kind]:
             values[name] = None if values[name] is None else json.dumps(values[name])
+        if kind == "thing":
+            values["more"] = json.dumps({name: values.pop(name) for name in _THING_MORE})
     db.execute(SQL[f"put_{kind}"], {"setup_id": setup_id, "key": key, **values})
 
 

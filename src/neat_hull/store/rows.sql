@@ -23,15 +23,17 @@ SELECT * FROM thing ORDER BY id;
 SELECT coalesce(max(id), 0) + 1 AS id FROM thing;
 
 -- name: get_thing
-SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes FROM thing WHERE id = :key;
+SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes, more FROM thing WHERE id = :key;
 
 -- name: put_thing
-INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes)
-VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m, :sloshes)
+INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes,
+                   more)
+VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m, :sloshes, :more)
 ON CONFLICT (id) DO UPDATE
    SET name = excluded.name, shape = excluded.shape, mass_kg = excluded.mass_kg,
        evidence = excluded.evidence, length_m = excluded.length_m, width_m = excluded.width_m,
-       height_m = excluded.height_m, sloshes = excluded.sloshes;
+       height_m = excluded.height_m, sloshes = excluded.sloshes,
+       more = excluded.more;
 
 -- name: drop_thing
 DELETE FROM thing WHERE id = :key;

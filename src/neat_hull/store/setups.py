@@ -8,10 +8,11 @@ from sqlite3 import Connection, Row
 from neat_hull.errors import NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Thing
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
-from neat_hull.store.rows import put_row
+from neat_hull.store.rows import put_row, read_thing
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
 
@@ -38,6 +39,7 @@ class SetupName:
     name: str
     boat: str
     saved_at: str
+    archived: bool
 
 
 def ticks(db: Connection) -> int:
@@ -54,7 +56,7 @@ def tick(db: Connection) -> None:
 def list_setups(db: Connection) -> list[SetupName]:
     """All setups, oldest first."""
     return [
-        SetupName(row["id"], row["name"], row["boat"], row["saved_at"])
+        SetupName(row["id"], row["name"], row["boat"], row["saved_at"], bool(row["archived"]))
         for row in db.execute(SQL["list"])
     ]
 
@@ -73,7 +75,7 @@ def load_setup(db: Connection, setup_id: int) -> StoredSetup:
         water=row["water"],
         seat=SeatPlace.model_validate_json(row["seat"]),
         things={
-            r["id"]: Thing.model_validate(_without(r, "id") | {"sloshes": bool(r["sloshes"])})
+            r["id"]: Thing.model_validate(read_thing(dict(r)))
             for r in db.execute(ROWS["all_things"])
         },
         places={
@@ -100,15 +102,26 @@ def next_thing_id(db: Connection) -> int:
     return int(thing_id)
 
 
-def add_setup(db: Connection, setup: Setup, beside: StoredSetup | None = None) -> int:
-    """Keep a new setup and return its id; `beside` another it shares boat, angler and gear."""
-    if beside is None:
+def add_setup(
+    db: Connection, setup: Setup, angler_id: int | None = None, boat_id: int | None = None
+) -> int:
+    """Keep a new setup and return its id; it may share an angler and a boat that are kept."""
+    setup_id = insert_setup(db, setup, boat_id, angler_id)
+    for thing_id, thing in setup.things.items():
+        put_row(db, setup_id, "thing", thing_id, thing.model_dump())
+    for thing_id, place in setup.places.items():
+        put_row(db, setup_id, "place", thing_id, place.model_dump())
+    tick(db)
+    return setup_id
+
+
+def insert_setup(db: Connection, setup: Setup, boat_id: int | None, angler_id: int | None) -> int:
+    """Write the row of a setup, and its boat and angler where they have no id yet."""
+    if boat_id is None:
         boat_id = db.execute(SQL["add_boat"], {"body": setup.boat.model_dump_json()}).lastrowid
-        angler_id = db.execute(
-            SQL["add_angler"], {"body": setup.angler.model_dump_json()}
-        ).lastrowid
-    else:
-        boat_id, angler_id = beside.boat_id, beside.angler_id
+    if angler_id is None:
+        body = setup.angler.model_dump_json()
+        angler_id = db.execute(SQL["add_angler"], {"body": body}).lastrowid
     setup_id = db.execute(
         SQL["add"],
         {
@@ -122,11 +135,6 @@ def add_setup(db: Connection, setup: Setup, beside: StoredSetup | None = None) -
         },
     ).lastrowid
     assert setup_id is not None, "sqlite gives a row id to every insert"
-    for thing_id, thing in setup.things.items():
-        put_row(db, setup_id, "thing", thing_id, thing.model_dump())
-    for thing_id, place in setup.places.items():
-        put_row(db, setup_id, "place", thing_id, place.model_dump())
-    tick(db)
     return setup_id
 
 

@@ -5,9 +5,9 @@ SELECT ticks FROM clock WHERE one = 1;
 UPDATE clock SET ticks = ticks + 1 WHERE one = 1;
 
 -- name: list
-SELECT setup.id, setup.name, boat.body ->> 'name' AS boat, setup.saved_at
+SELECT setup.id, setup.name, boat.body ->> 'name' AS boat, setup.saved_at, setup.archived
   FROM setup JOIN boat ON boat.id = setup.boat_id
- ORDER BY setup.id;
+ ORDER BY setup.archived, setup.id;
 
 -- name: one
 SELECT setup.*, boat.body AS boat, angler.body AS angler

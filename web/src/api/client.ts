@@ -25,6 +25,10 @@ export type DemandNumbers = Schemas['DemandNumbers']
 export type Calibration = Schemas['Calibration']
 export type CalibrationReport = Schemas['CalibrationReport']
 export type Fitting = Schemas['Fitting']
+export type NumberedThing = Schemas['NumberedThing']
+export type ImportRow = Schemas['ImportRow']
+export type SetupName = Schemas['SetupName']
+export type SetupImport = Schemas['SetupImport']
 export type Instrument = Schemas['Instrument']
 
 export const api = createClient<paths>({ baseUrl: '/' })

@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/catalog": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Catalog Things
+         * @description Generic things to start with; every figure is a guess until weighed.
+         */
+        get: operations["catalog_things"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/instrument": {
         parameters: {
             query?: never;
@@ -102,6 +122,46 @@ export interface paths {
          * @description A new boat and angler from first measures, with nothing aboard yet.
          */
         post: operations["start_setup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take In
+         * @description Take a file in as a new setup.
+         */
+        post: operations["take_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Import
+         * @description Read a file and say what taking it in would do; nothing is changed.
+         */
+        post: operations["preview_import"];
         delete?: never;
         options?: never;
         head?: never;
@@ -172,6 +232,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Archive
+         * @description Put a setup out of the way, or bring it back.
+         */
+        put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/boat": {
         parameters: {
             query?: never;
@@ -186,6 +266,26 @@ export interface paths {
          */
         put: operations["put_boat"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description A copy under another name; boat, angler and gear are shared.
+         */
+        post: operations["copy"];
         delete?: never;
         options?: never;
         head?: never;
@@ -212,6 +312,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export
+         * @description The setup as a file of its own.
+         */
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/gear.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export Gear
+         * @description The whole pile as a table.
+         */
+        get: operations["export_gear"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/gear/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import Gear
+         * @description Take a table in as one step; refused while a line is bad, unless the good ones will do.
+         */
+        post: operations["import_gear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/gear/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Gear
+         * @description What taking a table in would do; nothing is changed.
+         */
+        post: operations["preview_gear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/how/{figure}": {
         parameters: {
             query?: never;
@@ -226,6 +406,26 @@ export interface paths {
         get: operations["how"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Move
+         * @description The same gear on another boat; what no longer fits stays ashore and is named.
+         */
+        post: operations["move"];
         delete?: never;
         options?: never;
         head?: never;
@@ -304,7 +504,11 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /**
+         * Put Things
+         * @description Add or change several things at once.
+         */
+        put: operations["put_things"];
         /**
          * Add Thing
          * @description Add a thing to the gear.
@@ -497,6 +701,14 @@ export interface components {
             /** Revision */
             revision: number;
             seat: components["schemas"]["SeatPlace"];
+        };
+        /**
+         * Archived
+         * @description Whether a setup is out of the way.
+         */
+        Archived: {
+            /** Archived */
+            archived: boolean;
         };
         /**
          * Bands
@@ -873,6 +1085,14 @@ export interface components {
             weight: components["schemas"]["Weight"];
         };
         /**
+         * FileText
+         * @description The text of a setup file.
+         */
+        FileText: {
+            /** Text */
+            text: string;
+        };
+        /**
          * FirstMeasures
          * @description Length, three beams, depth and bottom of a boat, its weight and rating, and who goes.
          */
@@ -1079,6 +1299,23 @@ export interface components {
             value: number;
         };
         /**
+         * ImportRow
+         * @description What a line of a table would do.
+         */
+        ImportRow: {
+            /**
+             * Does
+             * @enum {string}
+             */
+            does: "new" | "changes" | "same" | "bad";
+            /** Line */
+            line: number;
+            /** Name */
+            name: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * Instrument
          * @description State of the feed and its figures, averaged over two seconds; off: none was given.
          */
@@ -1218,6 +1455,42 @@ export interface components {
         Moment: {
             /** Moment Kg M */
             moment_kg_m: number;
+        };
+        /**
+         * Move
+         * @description A copy on the boat of another setup, with that one's seat.
+         */
+        Move: {
+            /** Name */
+            name: string;
+            /** Onto Setup Id */
+            onto_setup_id: number;
+        };
+        /**
+         * MovedState
+         * @description The moved setup, and the names of things that no longer fit and stay ashore.
+         */
+        MovedState: {
+            /** Ashore */
+            ashore: string[];
+            state: components["schemas"]["SetupState"];
+        };
+        /**
+         * NewName
+         * @description What a copy is to be called.
+         */
+        NewName: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * NumberedThing
+         * @description A thing as it now is; without an id it is new.
+         */
+        NumberedThing: {
+            thing: components["schemas"]["Thing"];
+            /** Thing Id */
+            thing_id?: number | null;
         };
         /**
          * OffsetStation
@@ -1388,10 +1661,34 @@ export interface components {
             water: "fresh" | "salt";
         };
         /**
+         * SetupImport
+         * @description What taking a file in would do; nothing that is there is overwritten.
+         */
+        SetupImport: {
+            /** Angler */
+            angler: string;
+            /** Angler Is New */
+            angler_is_new: boolean;
+            /** Boat */
+            boat: string;
+            /** Boat Is New */
+            boat_is_new: boolean;
+            /** Known Things */
+            known_things: number;
+            /** Name */
+            name: string;
+            /** New Things */
+            new_things: string[];
+            /** Same Name */
+            same_name: boolean;
+        };
+        /**
          * SetupName
          * @description A line of the list of setups.
          */
         SetupName: {
+            /** Archived */
+            archived: boolean;
             /** Boat */
             boat: string;
             /** Name */
@@ -1454,6 +1751,21 @@ export interface components {
          * @description The text of a CSV file.
          */
         Table: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * TableImport
+         * @description A table to take in; `take_good` says that lines which cannot be read may be left out.
+         */
+        TableImport: {
+            /** Revision */
+            revision: number;
+            /**
+             * Take Good
+             * @default false
+             */
+            take_good: boolean;
             /** Text */
             text: string;
         };
@@ -1526,22 +1838,81 @@ export interface components {
          * Thing
          * @description A piece of gear. A rod or pole lies along its length from butt to tip; a box stands.
          *
-         *     `sloshes` says it holds a liquid that can run: a tank that is not full to the lid.
+         *     mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
+         *     `filled` says how much of the difference is in it. Its weight acts at the middle of its box
+         *     moved by offset_*_m, along its own length, width and height. `sloshes` says it holds a liquid
+         *     that can run: a tank that is not full to the lid.
          */
         Thing: {
+            /**
+             * Bought
+             * @default true
+             */
+            bought: boolean;
+            /** Empty Kg */
+            empty_kg?: number | null;
             /**
              * Evidence
              * @enum {string}
              */
             evidence: "weighed" | "label" | "guess";
+            /**
+             * Filled
+             * @default 1
+             */
+            filled: number;
+            /**
+             * Fixed
+             * @default loose
+             * @enum {string}
+             */
+            fixed: "track bolt" | "ball" | "flush tube" | "strap" | "bungee" | "hook-and-loop" | "plate" | "loose";
+            /**
+             * Floats
+             * @default false
+             */
+            floats: boolean;
             /** Height M */
             height_m: number;
+            /**
+             * Kind
+             * @default other
+             * @enum {string}
+             */
+            kind: "rod" | "holder" | "electronics" | "power" | "safety" | "anchor" | "seat" | "storage" | "tackle" | "clothes" | "drive" | "fish" | "bait" | "cart" | "paddle" | "other";
+            /**
+             * Leashed
+             * @default false
+             */
+            leashed: boolean;
             /** Length M */
             length_m: number;
             /** Mass Kg */
             mass_kg: number;
             /** Name */
             name: string;
+            /**
+             * Notes
+             * @default
+             */
+            notes: string;
+            /**
+             * Offset X M
+             * @default 0
+             */
+            offset_x_m: number;
+            /**
+             * Offset Y M
+             * @default 0
+             */
+            offset_y_m: number;
+            /**
+             * Offset Z M
+             * @default 0
+             */
+            offset_z_m: number;
+            /** Price */
+            price?: number | null;
             /**
              * Shape
              * @enum {string}
@@ -1552,8 +1923,26 @@ export interface components {
              * @default false
              */
             sloshes: boolean;
+            /**
+             * Use
+             * @default hourly
+             * @enum {string}
+             */
+            use: "each cast" | "each fish" | "hourly" | "once" | "ashore" | "emergency";
+            /**
+             * Wants Dry
+             * @default false
+             */
+            wants_dry: boolean;
+            /** Weighed On */
+            weighed_on?: string | null;
             /** Width M */
             width_m: number;
+            /**
+             * Worn
+             * @default false
+             */
+            worn: boolean;
         };
         /**
          * ThingChange
@@ -1564,6 +1953,16 @@ export interface components {
             /** Revision */
             revision: number;
             thing: components["schemas"]["Thing"];
+        };
+        /**
+         * ThingsChange
+         * @description Things to add or change, as one step.
+         */
+        ThingsChange: {
+            /** Revision */
+            revision: number;
+            /** Things */
+            things: components["schemas"]["NumberedThing"][];
         };
         /**
          * TiltFit
@@ -1871,6 +2270,53 @@ export interface operations {
             };
         };
     };
+    catalog_things: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thing"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     instrument: {
         parameters: {
             query?: never;
@@ -2034,6 +2480,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileText"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview_import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileText"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupImport"];
                 };
             };
             /** @description Not Found */
@@ -2273,6 +2821,59 @@ export interface operations {
             };
         };
     };
+    archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archived"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupName"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     put_boat: {
         parameters: {
             query?: never;
@@ -2290,6 +2891,59 @@ export interface operations {
         responses: {
             /** @description Successful Response */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewName"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2379,6 +3033,210 @@ export interface operations {
             };
         };
     };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    export_gear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_gear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableImport"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview_gear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Table"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportRow"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     how: {
         parameters: {
             query?: never;
@@ -2398,6 +3256,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["How"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Move"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedState"];
                 };
             };
             /** @description Not Found */
@@ -2600,6 +3511,59 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_things: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThingsChange"];
             };
         };
         responses: {

@@ -4,24 +4,23 @@ import { computed, reactive, watch } from 'vue'
 import type { Problem, Thing } from '@/api/client'
 import type { Units } from '@/edge/units'
 import ChoiceGroup from './ChoiceGroup.vue'
+import InstrumentReading from './InstrumentReading.vue'
 import QuantityInput from './QuantityInput.vue'
+import { BLANK, FIXINGS, FLAGS, KINDS, USES } from './thingWords'
 
 const props = defineProps<{ thing: Thing | null; units: Units; refused: Problem | null }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ save: [thing: Thing]; strike: [] }>()
 
-const BLANK: Thing = {
-  name: '',
-  shape: 'box',
-  mass_kg: 1,
-  evidence: 'guess',
-  length_m: 0.3,
-  width_m: 0.2,
-  height_m: 0.15,
-  sloshes: false,
-}
 const draft = reactive<Thing>({ ...BLANK })
 watch(open, (now) => now && Object.assign(draft, props.thing ?? BLANK), { immediate: true })
+
+/** The scale's reading goes in as weighed, today. */
+function weigh(kg: number): void {
+  draft.mass_kg = Math.round(kg * 100) / 100
+  draft.evidence = 'weighed'
+  draft.weighed_on = new Date().toISOString().slice(0, 10)
+}
 
 const wrong = (field: string) =>
   props.refused?.fields.find((one) => one.field === `thing.${field}`)?.why ?? ''
@@ -33,7 +32,7 @@ const other = computed(() =>
 </script>
 
 <template>
-  <el-dialog v-model="open" :title="thing ? thing.name : 'Add a thing'" width="420" align-center>
+  <el-dialog v-model="open" :title="thing ? thing.name : 'Add a thing'" width="560" align-center>
     <form class="form" @submit.prevent="emit('save', { ...draft })">
       <label for="thing-name">Name</label>
       <div>
@@ -93,13 +92,53 @@ const other = computed(() =>
         :units="units"
         :wrong="wrong('height_m')"
       />
-      <span>Inside</span>
-      <el-checkbox
-        :model-value="draft.sloshes"
-        size="small"
-        @update:model-value="draft.sloshes = Boolean($event)"
-        >a liquid that can run</el-checkbox
-      >
+      <span>Scale</span>
+      <InstrumentReading scale @force="weigh" />
+      <span>Kind</span>
+      <select v-model="draft.kind" aria-label="Kind" class="pick">
+        <option v-for="one in KINDS" :key="one">{{ one }}</option>
+      </select>
+      <span>Used</span>
+      <select v-model="draft.use" aria-label="How often it is used" class="pick">
+        <option v-for="one in USES" :key="one">{{ one }}</option>
+      </select>
+      <span>Fixed by</span>
+      <select v-model="draft.fixed" aria-label="How it is fixed" class="pick">
+        <option v-for="one in FIXINGS" :key="one">{{ one }}</option>
+      </select>
+      <span>It is</span>
+      <div class="flags">
+        <label v-for="[flag, word] in FLAGS" :key="flag"
+          ><input v-model="draft[flag]" type="checkbox" /> {{ word }}</label
+        >
+        <label><input v-model="draft.bought" type="checkbox" /> bought</label>
+        <label><input v-model="draft.sloshes" type="checkbox" /> a liquid that can run</label>
+      </div>
+      <label>Empty</label>
+      <QuantityInput
+        :model-value="draft.empty_kg ?? null"
+        label="Weight when empty"
+        kind="mass"
+        :digits="2"
+        :units="units"
+        :wrong="wrong('empty_kg')"
+        optional
+        placeholder="if it is filled"
+        @update:model-value="draft.empty_kg = $event"
+      />
+      <template v-if="draft.empty_kg != null">
+        <label>Filled</label>
+        <QuantityInput
+          :model-value="draft.filled ?? 1"
+          label="How much of it is in"
+          kind="ratio"
+          :units="units"
+          :wrong="wrong('filled')"
+          @update:model-value="draft.filled = $event"
+        />
+      </template>
+      <label for="thing-notes">Notes</label>
+      <el-input id="thing-notes" v-model="draft.notes" size="small" maxlength="2000" />
       <p v-if="other" class="why wide" role="alert">{{ other }}</p>
       <div class="acts">
         <el-button v-if="thing" size="small" @click="emit('strike')">Strike off</el-button>
@@ -114,6 +153,19 @@ const other = computed(() =>
 </template>
 
 <style scoped>
+.pick {
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 13px;
+}
+.flags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+}
 .form {
   display: grid;
   grid-template-columns: 70px 1fr;

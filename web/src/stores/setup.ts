@@ -285,6 +285,36 @@ export const useSetup = defineStore('setup', () => {
       ),
     )
 
+  /** Several things at once, as one step of the history. */
+  const putThings = (things: { thing_id: number | null; thing: Thing }[]) =>
+    change(
+      things.length === 1 ? things[0]!.thing.name : `${things.length} things`,
+      (setup_id, revision) =>
+        askState(
+          api.PUT('/api/v1/setups/{setup_id}/things', {
+            params: { path: { setup_id } },
+            body: { revision, things },
+          }),
+        ),
+    )
+
+  const importGear = (text: string, take_good: boolean) =>
+    change('the table', (setup_id, revision) =>
+      askState(
+        api.POST('/api/v1/setups/{setup_id}/gear/import', {
+          params: { path: { setup_id } },
+          body: { revision, text, take_good },
+        }),
+      ),
+    )
+
+  /** Show a setup that was just made: copied, moved or taken in. */
+  async function show(state: SetupState): Promise<void> {
+    kept.value = state
+    stopTrying()
+    names.value = await ask(api.GET('/api/v1/setups'))
+  }
+
   const dropThing = (id: number) =>
     change(`striking off ${nameOf(id)}`, (setup_id, revision) =>
       askState(
@@ -325,6 +355,9 @@ export const useSetup = defineStore('setup', () => {
     putSetup,
     putDemands,
     putThing,
+    putThings,
+    importGear,
+    show,
     dropThing,
   }
 })

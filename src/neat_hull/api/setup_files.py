@@ -1,0 +1,140 @@
+"""Setups as a whole: copied, put away, moved to another boat, and in and out as files."""
+
+import re
+
+from fastapi import APIRouter
+from pydantic import Field
+from starlette.responses import Response
+
+from neat_hull.analysis.evaluate import require_afloat
+from neat_hull.analysis.moving import move_to
+from neat_hull.api.state import Db, SetupId, SetupState, state_of
+from neat_hull.errors import InputError
+from neat_hull.files.setup_file import read_setup, write_setup
+from neat_hull.model.base import Model
+from neat_hull.model.figures import Answer
+from neat_hull.store.connect import transaction
+from neat_hull.store.imports import (
+    archive_setup,
+    copy_setup,
+    import_setup,
+    move_setup,
+    plan_import,
+)
+from neat_hull.store.setups import SetupName, list_setups, load_setup
+
+router = APIRouter(prefix="/setups", tags=["setup files"])
+
+
+class NewName(Model):
+    """What a copy is to be called."""
+
+    name: str = Field(min_length=1, max_length=80)
+
+
+class Move(NewName):
+    """A copy on the boat of another setup, with that one's seat."""
+
+    onto_setup_id: int = Field(ge=1, le=2**62)
+
+
+class MovedState(Answer):
+    """The moved setup, and the names of things that no longer fit and stay ashore."""
+
+    state: SetupState
+    ashore: list[str]
+
+
+class Archived(Model):
+    """Whether a setup is out of the way."""
+
+    archived: bool
+
+
+class FileText(Model):
+    """The text of a setup file."""
+
+    text: str
+
+
+class SetupImport(Answer):
+    """What taking a file in would do; nothing that is there is overwritten."""
+
+    name: str
+    same_name: bool
+    boat: str
+    boat_is_new: bool
+    angler: str
+    angler_is_new: bool
+    new_things: list[str]
+    known_things: int
+
+
+@router.post("/{setup_id}/copy", status_code=201)
+def copy(setup_id: SetupId, body: NewName, db: Db) -> SetupState:
+    """A copy under another name; boat, angler and gear are shared."""
+    with transaction(db):
+        new = copy_setup(db, load_setup(db, setup_id), body.name)
+    return state_of(load_setup(db, new))
+
+
+@router.post("/{setup_id}/move", status_code=201)
+def move(setup_id: SetupId, body: Move, db: Db) -> MovedState:
+    """The same gear on another boat; what no longer fits stays ashore and is named."""
+    with transaction(db):
+        source, onto = load_setup(db, setup_id), load_setup(db, body.onto_setup_id)
+        if source.boat_id == onto.boat_id:
+            raise InputError("onto_setup_id", onto.setup_id, "that setup is on the same boat")
+        moved = move_to(source.setup, onto.setup.boat, onto.setup.seat)
+        setup = moved.setup.model_copy(update={"name": body.name})
+        figures = require_afloat(setup)
+        new = move_setup(db, source, onto, setup)
+    return MovedState(
+        state=state_of(load_setup(db, new), figures),
+        ashore=[source.setup.things[i].name for i in moved.ashore],
+    )
+
+
+@router.put("/{setup_id}/archived")
+def archive(setup_id: SetupId, body: Archived, db: Db) -> list[SetupName]:
+    """Put a setup out of the way, or bring it back."""
+    with transaction(db):
+        archive_setup(db, setup_id, body.archived)
+    return list_setups(db)
+
+
+@router.get("/{setup_id}/file")
+def export(setup_id: SetupId, db: Db) -> Response:
+    """The setup as a file of its own."""
+    setup = load_setup(db, setup_id).setup
+    name = re.sub(r"[^A-Za-z0-9]+", "-", setup.name).strip("-").lower() or "setup"
+    headers = {"Content-Disposition": f'attachment; filename="{name}.json"'}
+    return Response(write_setup(setup), media_type="application/json", headers=headers)
+
+
+@router.post("/import/preview")
+def preview_import(body: FileText, db: Db) -> SetupImport:
+    """Read a file and say what taking it in would do; nothing is changed."""
+    setup = read_setup(body.text.encode())
+    require_afloat(setup)
+    plan = plan_import(db, setup)
+    return SetupImport(
+        name=setup.name,
+        same_name=plan.same_name,
+        boat=setup.boat.name,
+        boat_is_new=plan.boat_id is None,
+        angler=setup.angler.name,
+        angler_is_new=plan.angler_id is None,
+        new_things=[setup.things[i].name for i in plan.new_things],
+        known_things=len(plan.thing_ids),
+    )
+
+
+@router.post("/import", status_code=201)
+def take_in(body: FileText, db: Db) -> SetupState:
+    """Take a file in as a new setup."""
+    setup = read_setup(body.text.encode())
+    figures = require_afloat(setup)
+    with transaction(db):
+        new = import_setup(db, setup)
+    return state_of(load_setup(db, new), figures)

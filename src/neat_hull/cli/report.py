@@ -1,0 +1,28 @@
+"""Figures as lines of text."""
+
+from collections.abc import Iterator
+
+from neat_hull.model.figures import Figures
+
+_MARK = {"fine": "✓", "watch": "●", "fix": "▲", "stop": "■"}
+
+
+def lines(figures: Figures) -> Iterator[str]:
+    """The live figures of a boat that floats, with verdicts."""
+    weight, afloat, bands = figures.weight, figures.afloat, figures.bands
+    assert afloat is not None, "callers have made sure that it floats"
+    assert bands is not None, "a boat that floats has bands"
+    verdict = weight.verdict or "fine"
+    rated = "no rating known" if weight.rated_kg is None else f"rated {weight.rated_kg:.0f} kg"
+    yield f"{_MARK[verdict]} {weight.carried_kg:.1f} ± {bands.carried_kg:.1f} kg carried, {rated}"
+    end = "stern" if afloat.trim_deg > 0 else "bow"
+    yield f"{_MARK[afloat.trim_verdict]} {abs(afloat.trim_deg):.1f}° {end} down"
+    side = "starboard" if afloat.heel_deg > 0 else "port"
+    yield f"{_MARK[afloat.heel_verdict]} {abs(afloat.heel_deg):.1f}° to {side}"
+    gm = f"{100 * afloat.gm_m:.1f} ± {100 * bands.gm_m:.1f} cm"
+    yield f"{_MARK[afloat.gm_verdict]} GM {gm}, hull: {bands.hull}"
+    for well in afloat.wells:
+        over = f"{100 * well.floor_over_water_m:.1f} cm over the water"
+        yield f"{_MARK[well.verdict]} {well.name} floor {over}"
+    zones = [one.zone for one in figures.aboard]
+    yield f"  in hand {zones.count('hand')}, out of reach {zones.count('out')} of {len(zones)}"

@@ -1,0 +1,121 @@
+"""A setup as a file of its own: boat, angler, gear and where each thing goes, in SI units.
+
+Stable order and one field a line, so that two versions can be compared; what is read back is what
+was written. Unknown versions and fields are refused.
+"""
+
+import json
+from typing import Any, Literal
+
+from pydantic import Field, ValidationError
+
+from neat_hull.errors import InputError, InputErrors
+from neat_hull.model.base import Model, input_errors
+from neat_hull.model.boat import Boat
+from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
+from neat_hull.model.thing import Thing
+
+FORMAT, VERSION = "neat-hull/setup", 1
+MOST_BYTES = 2 * 1024 * 1024  # a setup of 500 things is under 300 kB
+
+
+class FileThing(Thing):
+    """A thing with the number that placements call it by."""
+
+    id: int = Field(ge=1, le=2**62)
+
+
+class FilePlacement(Place):
+    """Where the thing of that number goes."""
+
+    thing: int
+
+
+class SetupFile(Model):
+    """Everything needed to judge a boat, self-contained."""
+
+    format: Literal["neat-hull/setup"]
+    version: Literal[1]
+    name: str = Field(min_length=1, max_length=80)
+    water: Water
+    boat: Boat
+    angler: Angler
+    seat: SeatPlace
+    demands: DemandNumbers = DemandNumbers()
+    gear: list[FileThing] = Field(max_length=2000)
+    placements: list[FilePlacement] = Field(max_length=2000)
+
+
+def write_setup(setup: Setup) -> str:
+    """A setup with the gear that is aboard; what stays ashore belongs to the pile, not to it."""
+    aboard = sorted(setup.places)
+    file = SetupFile(
+        format="neat-hull/setup",
+        version=1,
+        name=setup.name,
+        water=setup.water,
+        boat=setup.boat,
+        angler=setup.angler,
+        seat=setup.seat,
+        demands=setup.demands,
+        gear=[FileThing(id=i, **setup.things[i].model_dump()) for i in aboard],
+        placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
+    )
+    return json.dumps(file.model_dump(mode="json"), indent=1, ensure_ascii=False) + "\n"
+
+
+def read_setup(data: bytes) -> Setup:
+    """Read a file back. Raises InputErrors naming each field that cannot be."""
+    if len(data) > MOST_BYTES:
+        raise InputErrors([InputError("", len(data), f"is larger than {MOST_BYTES // 2**20} MB")])
+    _require_version(data)
+    try:
+        file = SetupFile.model_validate_json(data)
+    except ValidationError as error:
+        raise input_errors(error.errors(include_url=False)) from error
+    things = {one.id: Thing.model_validate(one.model_dump(exclude={"id"})) for one in file.gear}
+    wrong = [
+        InputError(f"placements[{i}].thing", one.thing, f"there is no thing {one.thing} in gear")
+        for i, one in enumerate(file.placements)
+        if one.thing not in things
+    ]
+    if len(things) < len(file.gear):
+        wrong.append(InputError("gear", None, "two things have the same id"))
+    if len({one.thing for one in file.placements}) < len(file.placements):
+        wrong.append(InputError("placements", None, "a thing cannot be in two places"))
+    if wrong:
+        raise InputErrors(wrong)
+    return Setup(
+        name=file.name,
+        boat=file.boat,
+        angler=file.angler,
+        water=file.water,
+        seat=file.seat,
+        things=things,
+        places={
+            one.thing: Place.model_validate(one.model_dump(exclude={"thing"}))
+            for one in file.placements
+        },
+        demands=file.demands,
+    )
+
+
+def setup_schema() -> dict[str, Any]:
+    """JSON Schema of the file."""
+    return SetupFile.model_json_schema()
+
+
+def _require_version(data: bytes) -> None:
+    """Tell a newer file from a broken one, before its unknown fields are complained of."""
+    try:
+        raw = json.loads(data)
+    except (ValueError, RecursionError):
+        return  # the reader of the whole says where
+    if not isinstance(raw, dict):
+        return
+    if raw.get("format") != FORMAT:
+        raise InputErrors([InputError("format", raw.get("format"), f"must be {FORMAT!r}")])
+    if raw.get("version") != VERSION:
+        why = f"this Neat Hull reads version {VERSION}, but the file says {raw.get('version')!r}"
+        raise InputErrors([InputError("version", raw.get("version"), why)])

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+/** All setups: open, copy, rename, put away, move to another boat, and in and out as files. */
+import { computed, ref, watch } from 'vue'
+import { api, ask, Refusal, type SetupImport, type SetupState } from '@/api/client'
+import { useSetup } from '@/stores/setup'
+
+const open = defineModel<boolean>({ required: true })
+const store = useSetup()
+const name = ref('')
+const onto = ref<number | null>(null)
+const trouble = ref('')
+const told = ref('')
+const file = ref('')
+const plan = ref<SetupImport | null>(null)
+const archived = ref(false)
+
+watch(open, (now) => {
+  if (!now) return
+  name.value = store.kept?.setup.name ?? ''
+  trouble.value = told.value = file.value = ''
+  plan.value = null
+  onto.value = null
+})
+const shown = computed(() => store.names.filter((one) => one.archived === archived.value))
+const away = computed(() => store.names.filter((one) => one.archived).length)
+const others = computed(() =>
+  store.names.filter((one) => !one.archived && one.boat !== store.kept?.setup.boat.name),
+)
+
+/** Do it, or say why not; the words of a refusal are the server's. */
+async function attempt(what: () => Promise<void>): Promise<void> {
+  trouble.value = told.value = ''
+  try {
+    await what()
+  } catch (error) {
+    trouble.value =
+      error instanceof Refusal ? error.problem.detail : 'The server cannot be reached.'
+  }
+}
+const id = () => store.kept!.setup_id
+const rename = () =>
+  attempt(async () => {
+    if (await store.putSetup(name.value, store.kept!.setup.water)) {
+      store.names = await ask(api.GET('/api/v1/setups'))
+      told.value = 'Renamed.'
+    }
+  })
+const copy = () =>
+  attempt(async () => {
+    await store.show(
+      (await ask(
+        api.POST('/api/v1/setups/{setup_id}/copy', {
+          params: { path: { setup_id: id() } },
+          body: { name: name.value },
+        }),
+      )) as SetupState,
+    )
+    told.value = 'Copied; this is the copy now.'
+  })
+const move = () =>
+  attempt(async () => {
+    const answer = await ask(
+      api.POST('/api/v1/setups/{setup_id}/move', {
+        params: { path: { setup_id: id() } },
+        body: { name: name.value, onto_setup_id: onto.value! },
+      }),
+    )
+    await store.show(answer.state as SetupState)
+    told.value = answer.ashore.length
+      ? `Moved. No longer fits and stays ashore: ${answer.ashore.join(', ')}.`
+      : 'Moved; everything found its place.'
+  })
+const putAway = (setup_id: number, away_now: boolean) =>
+  attempt(async () => {
+    store.names = await ask(
+      api.PUT('/api/v1/setups/{setup_id}/archived', {
+        params: { path: { setup_id } },
+        body: { archived: away_now },
+      }),
+    )
+  })
+async function read(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  if (!chosen) return
+  plan.value = null
+  file.value = await chosen.text()
+  input.value = ''
+  await attempt(async () => {
+    plan.value = await ask(
+      api.POST('/api/v1/setups/import/preview', { body: { text: file.value } }),
+    )
+  })
+}
+const take = () =>
+  attempt(async () => {
+    await store.show(
+      (await ask(api.POST('/api/v1/setups/import', { body: { text: file.value } }))) as SetupState,
+    )
+    plan.value = null
+    told.value = 'Taken in; this is it.'
+  })
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Setups" width="600" align-center>
+    <ul data-testid="setups">
+      <li v-for="one in shown" :key="one.setup_id" :class="{ now: one.setup_id === id() }">
+        <button type="button" class="name" @click="store.open(one.setup_id)">{{ one.name }}</button>
+        <span class="soft">{{ one.boat }}</span>
+        <el-button size="small" @click="putAway(one.setup_id, !one.archived)">{{
+          one.archived ? 'Bring back' : 'Put away'
+        }}</el-button>
+      </li>
+    </ul>
+    <el-button v-if="away || archived" size="small" text @click="archived = !archived">{{
+      archived ? 'Back to the setups in use' : `${away} put away…`
+    }}</el-button>
+    <h2>The open setup</h2>
+    <div class="acts">
+      <el-input
+        v-model="name"
+        size="small"
+        maxlength="80"
+        aria-label="Name"
+        data-testid="setup-name"
+      />
+      <el-button size="small" @click="rename">Rename</el-button>
+      <el-button size="small" data-testid="setup-copy" @click="copy"
+        >Copy under this name</el-button
+      >
+      <a class="link" :href="`/api/v1/setups/${id()}/file`" download data-testid="setup-export"
+        >As a file</a
+      >
+    </div>
+    <div v-if="others.length" class="acts">
+      <select v-model="onto" aria-label="Onto the boat of" data-testid="setup-onto">
+        <option :value="null">another boat…</option>
+        <option v-for="one in others" :key="one.setup_id" :value="one.setup_id">
+          {{ one.boat }} ({{ one.name }})
+        </option>
+      </select>
+      <el-button size="small" :disabled="onto === null" data-testid="setup-move" @click="move"
+        >Copy onto that boat</el-button
+      >
+    </div>
+    <h2>From a file</h2>
+    <input
+      type="file"
+      accept=".json,application/json"
+      aria-label="Setup file"
+      data-testid="setup-file"
+      @change="read"
+    />
+    <div v-if="plan" data-testid="setup-plan">
+      <p>
+        <b>{{ plan.name }}</b>{{
+          plan.same_name ? ' (there is one of that name; both are kept)' : ''
+        }}
+        on {{ plan.boat }}, {{ plan.boat_is_new ? 'a new boat' : 'a boat you have' }}, with
+        {{ plan.angler }}{{ plan.angler_is_new ? ', new' : '' }}. {{ plan.known_things }} things are
+        yours already, {{ plan.new_things.length }} are new{{
+          plan.new_things.length ? `: ${plan.new_things.join(', ')}` : ''
+        }}.
+      </p>
+      <el-button size="small" type="primary" data-testid="setup-take" @click="take"
+        >Take it in</el-button
+      >
+    </div>
+    <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
+    <p v-if="told" role="status">{{ told }}</p>
+  </el-dialog>
+</template>
+
+<style scoped>
+ul {
+  max-height: 200px;
+  margin: 0;
+  padding: 0;
+  overflow-y: auto;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr 150px auto;
+  gap: 10px;
+  align-items: center;
+  padding: 3px 6px;
+  border-bottom: 1px solid var(--line);
+}
+li.now {
+  background: var(--pick-pale);
+}
+.name {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font-size: 13px;
+  text-align: left;
+  cursor: pointer;
+}
+h2 {
+  margin-top: 14px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.acts :deep(.el-button + .el-button) {
+  margin-left: 0;
+}
+select {
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+}
+.link {
+  color: var(--pick);
+  white-space: nowrap;
+}
+p {
+  margin: 8px 0;
+}
+</style>
