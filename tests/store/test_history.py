@@ -124,3 +124,25 @@ def test_there_is_no_setup_ninety_nine(db: Connection) -> None:
         load_setup(db, 99)
     with pytest.raises(NotFoundError), transaction(db):
         history.change(db, 99, 1, "no", [])
+
+
+def test_any_point_of_the_history_can_be_gone_back_to(db: Connection) -> None:
+    for x_m in (1.0, 1.5, 2.0):
+        with transaction(db):
+            seen = load_setup(db, 1).revision
+            row = {"x_m": x_m, "y_m": 0.0, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
+            history.change(db, 1, seen, f"to {x_m}", [Change("place", 9, row)])
+    with transaction(db):
+        history.go_to(db, 1, load_setup(db, 1).revision, 1)
+    assert load_setup(db, 1).setup.places[9].x_m == 1.0
+    assert [(s.number, s.in_force) for s in history.steps(db, 1)] == [
+        (3, False),
+        (2, False),
+        (1, True),
+    ]
+    with transaction(db):
+        history.go_to(db, 1, load_setup(db, 1).revision, 3)
+    assert load_setup(db, 1).setup.places[9].x_m == 2.0
+    with pytest.raises(InputError, match="nothing to redo"), transaction(db):
+        history.go_to(db, 1, load_setup(db, 1).revision, 9)
+    assert load_setup(db, 1).setup.places[9].x_m == 2.0

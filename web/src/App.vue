@@ -2,6 +2,7 @@
 /** The frame: which setup, which screen, saved or not, units and light. */
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
+import HistoryDrawer from '@/panels/HistoryDrawer.vue'
 import SetupsDialog from '@/panels/SetupsDialog.vue'
 import StartDialog from '@/panels/StartDialog.vue'
 import TroubleBanner from '@/panels/TroubleBanner.vue'
@@ -13,6 +14,7 @@ const store = useSetup()
 const look = useLook()
 const starting = ref(false)
 const managing = ref(false)
+const past = ref(false)
 const loaded = ref(false)
 
 onMounted(async () => {
@@ -100,6 +102,18 @@ const saved = computed(() => {
         </button>
         <button
           type="button"
+          class="icon"
+          aria-label="History"
+          title="History"
+          data-testid="open-history"
+          @click="past = true"
+        >
+          <svg viewBox="0 0 16 16" width="15" height="15">
+            <path d="M3 4h10M3 8h7M3 12h4" />
+          </svg>
+        </button>
+        <button
+          type="button"
           class="text"
           title="Change units"
           data-testid="units"
@@ -137,6 +151,7 @@ const saved = computed(() => {
     </div>
     <StartDialog v-model="starting" />
     <SetupsDialog v-if="store.kept" v-model="managing" />
+    <HistoryDrawer v-if="store.kept" v-model="past" />
   </div>
 </template>
 

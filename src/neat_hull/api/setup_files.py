@@ -6,11 +6,13 @@ from fastapi import APIRouter
 from pydantic import Field
 from starlette.responses import Response
 
-from neat_hull.analysis.evaluate import require_afloat
+from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.moving import move_to
-from neat_hull.api.state import Db, SetupId, SetupState, state_of
+from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
 from neat_hull.errors import InputError
+from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.setup_file import read_setup, write_setup
+from neat_hull.files.sheet_pdf import Paper, Units, sheet_pdf
 from neat_hull.model.base import Model
 from neat_hull.model.figures import Answer
 from neat_hull.store.connect import transaction
@@ -107,9 +109,30 @@ def archive(setup_id: SetupId, body: Archived, db: Db) -> list[SetupName]:
 def export(setup_id: SetupId, db: Db) -> Response:
     """The setup as a file of its own."""
     setup = load_setup(db, setup_id).setup
-    name = re.sub(r"[^A-Za-z0-9]+", "-", setup.name).strip("-").lower() or "setup"
-    headers = {"Content-Disposition": f'attachment; filename="{name}.json"'}
+    headers = _attached(setup.name, "json")
     return Response(write_setup(setup), media_type="application/json", headers=headers)
+
+
+@router.get("/{setup_id}/deck.svg")
+def deck_plan(setup_id: SetupId, db: Db) -> Response:
+    """The deck plan at true scale."""
+    setup = load_setup(db, setup_id).setup
+    text = deck_svg(setup, draw(setup), evaluate(setup))
+    return Response(text, media_type="image/svg+xml", headers=_attached(setup.name, "svg"))
+
+
+@router.get("/{setup_id}/sheet.pdf")
+def sheet(setup_id: SetupId, db: Db, units: Units = "metric", paper: Paper = "a4") -> Response:
+    """One page for the garage wall."""
+    setup = load_setup(db, setup_id).setup
+    page = sheet_pdf(setup, draw(setup), evaluate(setup), units, paper)
+    return Response(page, media_type="application/pdf", headers=_attached(setup.name, "pdf"))
+
+
+def _attached(name: str, suffix: str) -> dict[str, str]:
+    """A download's name, of plain letters only."""
+    plain = re.sub(r"[^A-Za-z0-9]+", "-", name).strip("-").lower() or "setup"
+    return {"Content-Disposition": f'attachment; filename="{plain}.{suffix}"'}
 
 
 @router.post("/import/preview")

@@ -1,6 +1,9 @@
 """Setups: list, read, start, try out, undo and redo."""
 
+from typing import Annotated
+
 from fastapi import APIRouter, Request
+from fastapi import Path as PathParam
 from pydantic import Field
 from starlette.responses import Response
 
@@ -129,4 +132,20 @@ def redo(setup_id: SetupId, body: Seen, db: Db) -> SetupState:
     """Put the last undone step in force again."""
     with transaction(db):
         history.redo(db, setup_id, body.revision)
+    return state_of(load_setup(db, setup_id))
+
+
+@router.get("/{setup_id}/history")
+def steps(setup_id: SetupId, db: Db) -> list[history.Step]:
+    """What was done, newest first."""
+    return history.steps(db, setup_id)
+
+
+@router.post("/{setup_id}/history/{number}")
+def go_to(
+    setup_id: SetupId, number: Annotated[int, PathParam(ge=0, le=2**31)], body: Seen, db: Db
+) -> SetupState:
+    """Undo or redo until that step is the last in force; 0 is the beginning."""
+    with transaction(db):
+        history.go_to(db, setup_id, body.revision, number)
     return state_of(load_setup(db, setup_id))

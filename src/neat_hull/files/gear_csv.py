@@ -12,14 +12,13 @@ from typing import Any
 from pydantic import ValidationError
 
 from neat_hull.errors import InputError, InputErrors
+from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model.base import input_errors
 from neat_hull.model.thing import Thing
 
-_LENGTH = {"m": 1.0, "cm": 0.01, "mm": 0.001, "in": 0.0254, "ft": 0.3048}
-_MASS = {"kg": 1.0, "g": 0.001, "lb": 0.45359237, "oz": 0.45359237 / 16}
 _UNITS: dict[str, dict[str, float]] = {
-    "mass": _MASS, "empty": _MASS, "length": _LENGTH, "width": _LENGTH, "height": _LENGTH,
-    "offset_x": _LENGTH, "offset_y": _LENGTH, "offset_z": _LENGTH,
+    "mass": MASS_KG, "empty": MASS_KG, "length": LENGTH_M, "width": LENGTH_M, "height": LENGTH_M,
+    "offset_x": LENGTH_M, "offset_y": LENGTH_M, "offset_z": LENGTH_M,
 }  # fmt: skip
 _SI = {"mass": "mass_kg", "empty": "empty_kg"}
 _TEXT = ("name", "shape", "evidence", "kind", "weighed_on", "use", "fixed", "notes")

@@ -8,9 +8,9 @@ import csv
 import io
 
 from neat_hull.errors import InputError, InputErrors
+from neat_hull.files.units import LENGTH_M
 from neat_hull.model.boat import OffsetStation
 
-METRES = {"m": 1.0, "cm": 0.01, "mm": 0.001, "in": 0.0254, "ft": 0.3048}
 MOST_ROWS = 20_000
 _MOST_ERRORS = 20
 
@@ -51,11 +51,11 @@ def _columns(header: list[str]) -> dict[str, tuple[int, float]]:
     found: dict[str, tuple[int, float]] = {}
     for place, cell in enumerate(header):
         axis, _, unit = cell.strip().lower().partition("_")
-        if axis in ("x", "y", "z") and unit in METRES:
-            found[axis] = (place, METRES[unit])
+        if axis in ("x", "y", "z") and unit in LENGTH_M:
+            found[axis] = (place, LENGTH_M[unit])
     missing = [axis for axis in "xyz" if axis not in found]
     if missing:
-        units = ", ".join(METRES)
+        units = ", ".join(LENGTH_M)
         raise InputErrors(
             [InputError("line 1", ",".join(header)[:80],
                         f"no column for {' and '.join(missing)}: name it with its unit, "

@@ -24,6 +24,15 @@ class Change:
 
 
 @dataclass(frozen=True)
+class Step:
+    """A line of the history."""
+
+    number: int
+    label: str
+    in_force: bool
+
+
+@dataclass(frozen=True)
 class _Done:
     kind: Kind
     key: int
@@ -71,6 +80,28 @@ def redo(db: Connection, setup_id: int, seen: int) -> None:
         _require_row(db, setup_id, one, one.before)
         _write(db, setup_id, one.kind, one.key, one.after)
     _move(db, setup_id, done + 1)
+
+
+def steps(db: Connection, setup_id: int) -> list[Step]:
+    """The steps of a setup, newest first; those in force up to the one where it stands."""
+    at = db.execute(SQL["at"], {"setup_id": setup_id}).fetchone()
+    if at is None:
+        raise NotFoundError(f"there is no setup {setup_id}")
+    return [
+        Step(row["number"], row["label"], row["number"] <= at["done"])
+        for row in db.execute(SQL["steps"], {"setup_id": setup_id})
+    ]
+
+
+def go_to(db: Connection, setup_id: int, seen: int, number: int) -> None:
+    """Undo or redo until the step of that number is the last in force; 0 is the beginning.
+
+    Raises InputError like `undo`, all in the caller's transaction.
+    """
+    done = _require_current(db, setup_id, seen)
+    way, count = (undo, done - number) if number < done else (redo, number - done)
+    for moved in range(count):
+        way(db, setup_id, seen + moved)
 
 
 def _require_current(db: Connection, setup_id: int, seen: int) -> int:

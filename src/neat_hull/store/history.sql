@@ -13,3 +13,6 @@ SELECT label, changes FROM step WHERE setup_id = :setup_id AND number = :number;
 
 -- name: move
 UPDATE setup SET revision = revision + 1, done = :done, saved_at = :now WHERE id = :setup_id;
+
+-- name: steps
+SELECT number, label FROM step WHERE setup_id = :setup_id ORDER BY number DESC LIMIT 500;

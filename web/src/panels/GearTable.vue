@@ -309,6 +309,29 @@ input[type='checkbox'] {
   color: var(--soft);
   white-space: nowrap;
 }
+@media (max-width: 900px) {
+  /* The rest is behind the dots; weight and where it comes from are what one has hands free for. */
+  th:nth-child(3),
+  td:nth-child(3),
+  th:nth-child(5),
+  td:nth-child(5),
+  th:nth-child(6),
+  td:nth-child(6),
+  th:nth-child(8),
+  td:nth-child(8),
+  th:nth-child(9),
+  td:nth-child(9),
+  th:nth-child(10),
+  td:nth-child(10) {
+    display: none;
+  }
+  .cell.name {
+    min-width: 0;
+  }
+  .from select {
+    display: none;
+  }
+}
 .more {
   width: 26px;
   border: 1px solid var(--line);

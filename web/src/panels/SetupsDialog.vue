@@ -2,6 +2,7 @@
 /** All setups: open, copy, rename, put away, move to another boat, and in and out as files. */
 import { computed, ref, watch } from 'vue'
 import { api, ask, Refusal, type SetupImport, type SetupState } from '@/api/client'
+import { useLook } from '@/stores/look'
 import { useSetup } from '@/stores/setup'
 
 const open = defineModel<boolean>({ required: true })
@@ -37,6 +38,9 @@ async function attempt(what: () => Promise<void>): Promise<void> {
       error instanceof Refusal ? error.problem.detail : 'The server cannot be reached.'
   }
 }
+const look = useLook()
+const sheet = (paper: string) =>
+  `/api/v1/setups/${id()}/sheet.pdf?units=${look.units}&paper=${paper}`
 const id = () => store.kept!.setup_id
 const rename = () =>
   attempt(async () => {
@@ -129,10 +133,13 @@ const take = () =>
       <el-button size="small" data-testid="setup-copy" @click="copy"
         >Copy under this name</el-button
       >
-      <a class="link" :href="`/api/v1/setups/${id()}/file`" download data-testid="setup-export"
-        >As a file</a
-      >
     </div>
+    <p class="files">
+      <a :href="`/api/v1/setups/${id()}/file`" download data-testid="setup-export">Setup file</a>
+      <a :href="`/api/v1/setups/${id()}/deck.svg`" download>Deck plan, 1:1</a>
+      <a :href="sheet('a4')" download data-testid="sheet-pdf">Wall sheet, A4</a>
+      <a :href="sheet('letter')" download>Wall sheet, Letter</a>
+    </p>
     <div v-if="others.length" class="acts">
       <select v-model="onto" aria-label="Onto the boat of" data-testid="setup-onto">
         <option :value="null">another boat…</option>
@@ -219,9 +226,12 @@ select {
   background: var(--card);
   color: var(--ink);
 }
-.link {
+.files {
+  display: flex;
+  gap: 16px;
+}
+.files a {
   color: var(--pick);
-  white-space: nowrap;
 }
 p {
   margin: 8px 0;

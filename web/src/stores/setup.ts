@@ -230,6 +230,16 @@ export const useSetup = defineStore('setup', () => {
       ),
     )
 
+  const goTo = (number: number) =>
+    change('going back', (setup_id, revision) =>
+      askState(
+        api.POST('/api/v1/setups/{setup_id}/history/{number}', {
+          params: { path: { setup_id, number } },
+          body: { revision },
+        }),
+      ),
+    )
+
   const putBoat = (boat: Boat) =>
     change('the boat', (setup_id, revision) =>
       askState(
@@ -350,6 +360,7 @@ export const useSetup = defineStore('setup', () => {
     put,
     takeAshore,
     step,
+    goTo,
     putBoat,
     putAngler,
     putSetup,

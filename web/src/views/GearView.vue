@@ -204,6 +204,7 @@ select {
   font-size: 12px;
 }
 .scroll {
+  position: relative;
   overflow-x: auto;
 }
 .sums {

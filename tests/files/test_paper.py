@@ -1,0 +1,79 @@
+"""Deck plan and wall sheet: true scale, every thing on it, and names that are only names."""
+
+import re
+from typing import Any
+from xml.etree import ElementTree as ET
+
+import pytest
+
+from neat_hull.analysis.drawing import drawing
+from neat_hull.analysis.evaluate import evaluate
+from neat_hull.files.deck import numbered
+from neat_hull.files.deck_svg import deck_svg
+from neat_hull.files.demo import demo_setups
+from neat_hull.files.sheet_pdf import sheet_pdf
+from neat_hull.model.setup import Setup
+
+DEMO = demo_setups()[0]
+SVG = "{http://www.w3.org/2000/svg}"
+
+
+def svg_of(setup: Setup) -> ET.Element:
+    """The parsed plan."""
+    return ET.fromstring(deck_svg(setup, drawing(setup), evaluate(setup)))
+
+
+def spread(path: ET.Element) -> tuple[float, float]:
+    """Extent of a path along x and y."""
+    pairs = re.findall(r"[-\d.]+,[-\d.]+", path.get("d", ""))
+    points = [tuple(map(float, pair.split(","))) for pair in pairs]
+    xs, ys = zip(*points, strict=True)
+    return max(xs) - min(xs), max(ys) - min(ys)
+
+
+def test_a_millimetre_of_the_plan_is_one_of_the_boat() -> None:
+    plan = svg_of(DEMO)
+    hull = next(p for p in plan.iter(f"{SVG}path") if p.get("class") == "hull")
+    assert spread(hull) == pytest.approx((3660, 880), abs=1)
+    width, height = (float(v) for v in plan.get("viewBox", "").split()[2:])
+    assert plan.get("width") == f"{width:.1f}mm"
+    assert plan.get("height") == f"{height:.1f}mm"
+
+
+def test_every_thing_is_outlined_and_numbered_bow_to_stern() -> None:
+    plan = svg_of(DEMO)
+    numbers = [t.text for t in plan.iter(f"{SVG}text") if (t.text or "").isdigit()]
+    assert numbers == [str(i) for i in range(1, 18)]
+    things = numbered(DEMO, evaluate(DEMO))
+    assert [one.x_m for one in things] == sorted((one.x_m for one in things), reverse=True)
+    crate = next(p for p in plan.iter(f"{SVG}path") if p.findtext(f"{SVG}title") == "Crate, tackle")
+    assert spread(crate) == pytest.approx((330, 330), abs=0.2)
+
+
+def test_a_turned_box_takes_up_its_turned_size() -> None:
+    """33 × 33 turned by 45° is 33·√2 across."""
+    place = DEMO.places[9].model_copy(update={"turn_deg": 45.0})
+    turned = DEMO.model_copy(update={"places": DEMO.places | {9: place}})
+    one = next(t for t in numbered(turned, evaluate(turned)) if t.thing.name == "Crate, tackle")
+    ys = [y for _, y in one.plan]
+    assert max(ys) - min(ys) == pytest.approx(0.33 * 2**0.5)
+
+
+@pytest.mark.parametrize("name", ["<script>x</script>", 'a"b&c', "рыба \u202e"])
+def test_names_are_text_and_nothing_else(name: str) -> None:
+    things: dict[int, Any] = DEMO.things | {9: DEMO.things[9].model_copy(update={"name": name})}
+    plan = svg_of(DEMO.model_copy(update={"name": name, "things": things}))
+    assert list(plan.iter(f"{SVG}script")) == []
+    assert name in [p.findtext(f"{SVG}title") for p in plan.iter(f"{SVG}path")]
+    renamed = DEMO.model_copy(update={"name": name, "things": things})
+    page = sheet_pdf(renamed, drawing(renamed), evaluate(renamed), "metric", "a4")
+    assert page.startswith(b"%PDF")
+
+
+@pytest.mark.parametrize(("paper", "size"), [("a4", b"595.2756 841.8898"), ("letter", b"612 792")])
+@pytest.mark.parametrize("units", ["metric", "imperial"])
+def test_the_sheet_is_one_page_of_the_paper_asked_for(paper: Any, size: bytes, units: Any) -> None:
+    page = sheet_pdf(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
+    assert page.count(b"/Type /Page\n") == 1
+    assert size in page
+    assert page == sheet_pdf(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
