@@ -8,7 +8,7 @@ from neat_hull.analysis import limits
 from neat_hull.analysis.demands import demand_loads, demands, standing_body
 from neat_hull.analysis.rigging import Rigged, rig
 from neat_hull.errors import DoesNotFloat, NoBalance
-from neat_hull.model.afloat import Capacity, FullCurve, LoadCurves, Sheet, Term
+from neat_hull.model.afloat import Amount, Capacity, FullCurve, LoadCurves, Sheet, Term
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics
 from neat_hull.physics.loads import Loads
@@ -16,6 +16,7 @@ from neat_hull.physics.stability import FULL_RAD, Stability, stability, stabilit
 
 FREEBOARD_TARGET_M = 0.15  # many plan by it: about a hand's length of gunwale amidships
 _STEPS = 25
+_PER_CM = [Amount(kind="length", value=0.01)]
 _BEYOND = 1.3  # of what is carried or rated: how far the load curves run
 
 
@@ -112,8 +113,8 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
         ("LCF", "weight added here sinks the boat without tipping it", up.lcf_m, "length", "trim"),
         ("Waterplane", "how much boat there is at the surface",
          hydrostatics.waterplane_area_m2(settled), "area", "gm"),
-        ("Immersion", "weight that sinks it 1 cm", up.kg_per_cm_immersion, "mass", "trim"),
-        ("Moment to trim", "moment that trims it 1 cm, end to end", up.moment_to_trim_1cm_kg_m,
+        ("Immersion", "weight that sinks it {}", up.kg_per_cm_immersion, "mass", "trim"),
+        ("Moment to trim", "moment that trims it {}, end to end", up.moment_to_trim_1cm_kg_m,
          "moment", "trim"),
         ("KB", "height of the lift", up.kb_m, "length", "gm"),
         ("BM", "what the breadth of the waterplane adds", up.bm_m, "length", "gm"),
@@ -125,7 +126,14 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
         ("Energy", "work to push it to its first limit", found.energy_j, "energy", "gm"),
     ]  # fmt: skip
     return [
-        Term(term=term, plain=plain, value=value, kind=kind, how=how)
+        Term(
+            term=term,
+            plain=plain,
+            amounts=_PER_CM if "{}" in plain else [],
+            value=value,
+            kind=kind,
+            how=how,
+        )
         for term, plain, value, kind, how in rows
     ]
 
@@ -141,9 +149,9 @@ def _by_load(rigged: Rigged) -> LoadCurves:
         mass = rigged.loads.mass_kg.copy()
         mass[carried_rows] *= carried / today
         loads = replace(rigged.loads, mass_kg=mass).on_centreline()
-        try:
-            settled = hydrostatics.settle(rigged.floating, loads, rigged.water_density_kg_m3)
-        except (DoesNotFloat, NoBalance):
+        # Held upright, so that the curves go on where the boat would no longer stay so alone.
+        settled = hydrostatics.held_upright(rigged.floating, loads, rigged.water_density_kg_m3)
+        if settled is None:
             break
         rest = hydrostatics.equilibrium(settled)
         dry = min(

@@ -75,9 +75,9 @@ def instrument(
     except OSError as error:
         typer.echo(f"neat-hull: 127.0.0.1:{port}: cannot be used: {error.strerror}", err=True)
         raise typer.Exit(2) from None
-    box.start()
-    typer.echo(f"Simulated box at 127.0.0.1:{port}  (Ctrl-C stops it)")
     try:
+        box.start()
+        typer.echo(f"Simulated box at 127.0.0.1:{port}  (Ctrl-C stops it)")
         box.stopped.wait()
     except KeyboardInterrupt:
         box.stop()

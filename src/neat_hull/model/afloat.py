@@ -55,10 +55,14 @@ class FullCurve(Answer):
 
 
 class Term(Answer):
-    """A line of the table of hydrostatics: the term, plain words, the figure, how it came about."""
+    """A line of the table of hydrostatics: the term, plain words, the figure, how it came about.
+
+    `plain` has a {} for each of the amounts.
+    """
 
     term: str
     plain: str
+    amounts: list[Amount]
     value: float
     kind: HowKind
     how: str

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.optimize import brentq
 
 from neat_hull.physics.floating import FloatingHull
 from neat_hull.physics.immersion import TurnedSections
@@ -22,9 +23,14 @@ def bilge(floating: FloatingHull, share: float) -> Bilge:
     """Water that fills `share` of the inside of an upright hull, its wells standing out of it."""
     lost = floating.drains[None, :]
     volume = share * float(floating.capacity_m3(lost)[0])
-    h = np.interp(volume, floating.level_m3[0], floating.level_m[0])
     turned = TurnedSections(floating.lattice, np.zeros(1))
     counted = floating.lattice.counted(lost)
+
+    def under(h_m: float) -> float:
+        return float(turned.immerse(np.array([h_m]), np.zeros(1), counted).v_m3[0])
+
+    floor, deck = float(floating.level_m[0, 0]), float(floating.level_m[0, -1])
+    h = brentq(lambda h_m: under(h_m) - volume, floor, deck, xtol=1e-12)
     im = turned.immerse(np.array([h]), np.zeros(1), counted)
     side = turned.sideways(counted)
     v = float(im.v_m3[0])

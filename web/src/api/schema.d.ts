@@ -1910,8 +1910,12 @@ export interface components {
         /**
          * Term
          * @description A line of the table of hydrostatics: the term, plain words, the figure, how it came about.
+         *
+         *     `plain` has a {} for each of the amounts.
          */
         Term: {
+            /** Amounts */
+            amounts: components["schemas"]["Amount"][];
             /** How */
             how: string;
             /**

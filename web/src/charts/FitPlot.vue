@@ -48,29 +48,8 @@ const y = computed(() => onto(ys.value, H - FOOT, TOP))
   </svg>
 </template>
 
+<style scoped src="./chart.css"></style>
 <style scoped>
-.grid {
-  stroke: var(--line);
-}
-.tick {
-  fill: var(--soft);
-  font: 10px var(--mono);
-}
-.name {
-  fill: var(--soft);
-  font-size: 11px;
-}
-.end {
-  text-anchor: end;
-}
-.mid {
-  text-anchor: middle;
-}
-.line {
-  fill: none;
-  stroke: var(--pick);
-  stroke-width: 2;
-}
 .dashed .line {
   stroke: var(--soft);
   stroke-dasharray: 4 3;

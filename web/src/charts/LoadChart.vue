@@ -62,32 +62,10 @@ const schools = computed(() =>
   </svg>
 </template>
 
+<style scoped src="./chart.css"></style>
 <style scoped>
-svg {
-  display: block;
-}
-.grid {
-  stroke: var(--line);
-}
-.tick {
-  fill: var(--soft);
-  font: 10px var(--mono);
-}
-.name {
-  fill: var(--soft);
-  font-size: 11px;
-}
-.end {
-  text-anchor: end;
-}
-.mid,
 .school-text {
   text-anchor: middle;
-}
-.line {
-  fill: none;
-  stroke: var(--pick);
-  stroke-width: 2;
 }
 .today {
   stroke: var(--ink);

@@ -105,29 +105,10 @@ const limits = computed(() => {
   </ul>
 </template>
 
+<style scoped src="./chart.css"></style>
 <style scoped>
-svg {
-  display: block;
-}
-.grid {
-  stroke: var(--line);
-}
 .base {
   stroke: var(--soft);
-}
-.tick {
-  fill: var(--soft);
-  font: 10px var(--mono);
-}
-.name {
-  fill: var(--soft);
-  font-size: 11px;
-}
-.end {
-  text-anchor: end;
-}
-.mid {
-  text-anchor: middle;
 }
 .limit {
   stroke: var(--stop);

@@ -1,6 +1,6 @@
 /** The words people use at the ramp, from signed figures in the body frame. */
-import type { Aboard, Verdict } from '@/api/client'
-import { show, type Units } from './units'
+import type { Aboard, Schemas, Verdict } from '@/api/client'
+import { show, type Kind, type Units } from './units'
 
 export const VERDICT_WORD: Record<Verdict, string> = {
   fine: 'fine',
@@ -112,4 +112,15 @@ export function fieldWords(path: string): string {
   const bare = last.replace(/\[\d+\]/g, '')
   if (path.startsWith('angler') && bare === 'mass_kg') return 'Weight of the angler'
   return FIELD[bare] ?? bare
+}
+
+const DIGITS: Partial<Record<Kind, number>> = { mass: 1, angle: 0, ratio: 0 }
+
+/** Words of the core with a {} for each amount, in the user's units. */
+export function told(text: string, amounts: Schemas['Amount'][], units: Units): string {
+  const shown = amounts.map(({ kind, value }) => {
+    const small = kind === 'length' && units === 'imperial' && value < 0.1
+    return show(value, kind, units, kind === 'length' ? (small ? 1 : 0) : DIGITS[kind])
+  })
+  return text.split('{}').reduce((so_far, part, i) => `${so_far}${shown[i - 1] ?? ''}${part}`)
 }

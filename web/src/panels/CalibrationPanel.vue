@@ -7,13 +7,14 @@ import type { Units } from '@/edge/units'
 import { fieldWords } from '@/edge/words'
 import FloatTestForm from './FloatTestForm.vue'
 import LiftTestForm from './LiftTestForm.vue'
+import type { Aboard } from './measures'
 import TiltTestForm from './TiltTestForm.vue'
 
 const boat = defineModel<Boat>({ required: true })
 defineProps<{
   units: Units
   bow_x_m: number
-  aboard: { kg: number; x_m: number; z_m: number }
+  aboard: Aboard
 }>()
 
 const report = ref<CalibrationReport | null>(null)

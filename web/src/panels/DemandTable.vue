@@ -2,16 +2,11 @@
 /** What the boat is asked for, worst first: heel, freeboard, and how much of the margin it takes. */
 import type { Demand, Drawing } from '@/api/client'
 import HeeledSection from '@/drawing/HeeledSection.vue'
-import { number, show, unitOf, type Kind, type Units } from '@/edge/units'
+import { number, show, unitOf, type Units } from '@/edge/units'
+import { told } from '@/edge/words'
 import VerdictMark from '@/marks/VerdictMark.vue'
 
-const props = defineProps<{ demands: Demand[]; drawing: Drawing; units: Units }>()
-
-const DIGITS = { mass: 1, length: 0, angle: 0, ratio: 0 } as Partial<Record<Kind, number>>
-function told(one: Demand): string {
-  const amounts = one.amounts.map(({ kind, value }) => show(value, kind, props.units, DIGITS[kind]))
-  return one.what.split('{}').reduce((text, part, i) => `${text}${amounts[i - 1] ?? ''}${part}`)
-}
+defineProps<{ demands: Demand[]; drawing: Drawing; units: Units }>()
 
 function heel(deg: number | null): string {
   if (deg === null) return '—'
@@ -50,7 +45,7 @@ function percent({ margin_used: share, margin_band: band }: Demand): string {
         </td>
         <th scope="row" class="left">
           {{ one.title }}
-          <span class="what">{{ told(one) }}</span>
+          <span class="what">{{ told(one.what, one.amounts, units) }}</span>
           <span v-if="one.trouble" class="what trouble">{{ one.trouble }}</span>
         </th>
         <td class="num">{{ heel(one.heel_deg) }}</td>

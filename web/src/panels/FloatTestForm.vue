@@ -4,6 +4,7 @@ import type { Calibration, CalibrationReport } from '@/api/client'
 import FitPlot from '@/charts/FitPlot.vue'
 import { number, show, unitOf, type Units } from '@/edge/units'
 import { computed } from 'vue'
+import { loadOf, type Aboard } from './measures'
 import QuantityInput from './QuantityInput.vue'
 import TestFrame from './TestFrame.vue'
 import TestLoad from './TestLoad.vue'
@@ -12,22 +13,15 @@ const test = defineModel<Calibration['float_test']>({ required: true })
 const props = defineProps<{
   units: Units
   bow_x_m: number
-  aboard: { kg: number; x_m: number; z_m: number }
+  aboard: Aboard
   fit: CalibrationReport['float_test'] | null
   trouble: string
 }>()
 
-/** To begin with, the load of this setup, as it stands. */
-const load = () => ({
-  load_kg: Math.round(props.aboard.kg * 10) / 10,
-  load_x_m: Math.round(props.aboard.x_m * 1000) / 1000,
-  load_z_m: Math.round(props.aboard.z_m * 1000) / 1000,
-})
 function start(): void {
   test.value = {
     used: false,
-    water: 'fresh',
-    ...load(),
+    ...loadOf(props.aboard),
     marks: [0.15, 0.5, 0.85].map((share) => ({
       x_m: Math.round(props.bow_x_m * share * 100) / 100,
       freeboard_m: 0.25,

@@ -5,6 +5,7 @@ import type { Calibration, CalibrationReport } from '@/api/client'
 import FitPlot from '@/charts/FitPlot.vue'
 import { number, show, showBand, unitOf, type Units } from '@/edge/units'
 import InstrumentReading from './InstrumentReading.vue'
+import { loadOf, type Aboard } from './measures'
 import QuantityInput from './QuantityInput.vue'
 import TestFrame from './TestFrame.vue'
 import TestLoad from './TestLoad.vue'
@@ -13,22 +14,15 @@ const test = defineModel<Calibration['tilt_test']>({ required: true })
 const props = defineProps<{
   units: Units
   bow_x_m: number
-  aboard: { kg: number; x_m: number; z_m: number }
+  aboard: Aboard
   fit: CalibrationReport['tilt_test'] | null
   trouble: string
 }>()
 
-/** To begin with, the load of this setup, as it stands. */
-const load = () => ({
-  load_kg: Math.round(props.aboard.kg * 10) / 10,
-  load_x_m: Math.round(props.aboard.x_m * 1000) / 1000,
-  load_z_m: Math.round(props.aboard.z_m * 1000) / 1000,
-})
 function start(): void {
   test.value = {
     used: false,
-    water: 'fresh',
-    ...load(),
+    ...loadOf(props.aboard),
     readings: [],
     gm_m: null,
     gm_se_m: null,

@@ -103,3 +103,18 @@ export interface TestLoad {
   load_x_m: number
   load_z_m: number
 }
+
+/** All that a setup carries, as one weight. */
+export interface Aboard {
+  kg: number
+  x_m: number
+  z_m: number
+}
+
+/** To begin a test with: the load of this setup as it stands, rounded as a scale and tape are. */
+export const loadOf = (aboard: Aboard) => ({
+  water: 'fresh' as const,
+  load_kg: Math.round(aboard.kg * 10) / 10,
+  load_x_m: Math.round(aboard.x_m * 1000) / 1000,
+  load_z_m: Math.round(aboard.z_m * 1000) / 1000,
+})

@@ -1,6 +1,7 @@
 /** The open setup: what is kept, what is being tried, and every change of it. */
+import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import {
   api,
   ask,
@@ -69,10 +70,20 @@ export const useSetup = defineStore('setup', () => {
     return kept.value?.setup.places[String(id)] ?? null
   }
 
+  // Coming back, one goes on where one was.
+  const lastOpen = useLocalStorage<number | null>('neat-hull-setup', null, {
+    serializer: StorageSerializers.number,
+  })
+  watch(kept, (now) => now && (lastOpen.value = now.setup_id))
+
   async function open(setup_id?: number): Promise<void> {
     try {
       names.value = await ask(api.GET('/api/v1/setups'))
-      const id = setup_id ?? kept.value?.setup_id ?? names.value[0]?.setup_id
+      const known = (one: number | null) => names.value.some((name) => name.setup_id === one)
+      const id =
+        setup_id ??
+        kept.value?.setup_id ??
+        (known(lastOpen.value) ? lastOpen.value! : names.value[0]?.setup_id)
       stopTrying()
       if (id === undefined) kept.value = null
       else

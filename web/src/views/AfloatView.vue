@@ -6,6 +6,7 @@ import { api, ask, Offline, Refusal, type DemandNumbers, type Sheet } from '@/ap
 import LoadChart from '@/charts/LoadChart.vue'
 import RightingChart from '@/charts/RightingChart.vue'
 import { show } from '@/edge/units'
+import { told } from '@/edge/words'
 import DemandNumbersForm from '@/panels/DemandNumbersForm.vue'
 import DemandTable from '@/panels/DemandTable.vue'
 import HowDrawer from '@/panels/HowDrawer.vue'
@@ -99,7 +100,7 @@ const SCHOOL = {
                 >
                   {{ one.term }}
                 </button>
-                <span class="soft">{{ one.plain }}</span>
+                <span class="soft">{{ told(one.plain, one.amounts ?? [], look.units) }}</span>
               </th>
               <td class="num">{{ show(one.value, one.kind, look.units) }}</td>
             </tr>

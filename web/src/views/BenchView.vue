@@ -9,6 +9,7 @@ import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
 import { number, show, unitOf } from '@/edge/units'
 import { sideWords, ZONE_WORD } from '@/edge/words'
+import { blankPlace, movedByKey, tidy, withinReachOf } from '@/geometry/places'
 import FigurePanel from '@/panels/FigurePanel.vue'
 import GearLists from '@/panels/GearLists.vue'
 import HowDrawer from '@/panels/HowDrawer.vue'
@@ -77,22 +78,7 @@ watch(
   () => (selected.value = null),
 )
 
-function blankPlace(thing: Thing): Place {
-  const rod = thing.shape === 'rod'
-  return { x_m: 0, y_m: 0, z_m: null, turn_deg: 0, tilt_deg: rod ? 12 : 0 }
-}
-
-/** Within a hand's breadth of the hull; further out nothing can be fixed. */
-function within(place: Place): Place {
-  const clamp = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v))
-  return {
-    ...place,
-    x_m: clamp(place.x_m, -0.4, bow.value + 0.4),
-    y_m: clamp(place.y_m, -0.9, 0.9),
-  }
-}
-
-const tidy = (m: number) => Math.round(m * 1000) / 1000
+const within = (place: Place): Place => withinReachOf(place, bow.value)
 
 function grabAboard(event: PointerEvent, id: number, view: 'plan' | 'side'): void {
   settle()
@@ -165,26 +151,14 @@ function ashore(id: number): void {
 function thingKey(event: KeyboardEvent, id: number): void {
   const place = store.places.get(id)
   if (!place || event.ctrlKey || event.metaKey) return
-  const step = event.shiftKey ? 0.05 : event.altKey ? 0.001 : 0.01
-  const moves: Record<string, Partial<Place>> = {
-    ArrowLeft: { x_m: tidy(place.x_m + step) },
-    ArrowRight: { x_m: tidy(place.x_m - step) },
-    ArrowUp: { y_m: tidy(place.y_m - step) },
-    ArrowDown: { y_m: tidy(place.y_m + step) },
-    m: { y_m: -place.y_m, turn_deg: -place.turn_deg },
-    r: { turn_deg: wrap(place.turn_deg + 15) },
-    R: { turn_deg: wrap(place.turn_deg - 15) },
-  }
-  const move = moves[event.key]
-  if (move) nudge(id, within({ ...place, ...move }))
+  const moved = movedByKey(event, place)
+  if (moved) nudge(id, within(moved))
   else if (event.key === 'a') ashore(id)
   else return
   selected.value = id
   event.preventDefault()
   event.stopPropagation()
 }
-
-const wrap = (deg: number) => ((((deg + 180) % 360) + 360) % 360) - 180
 
 function walk(toStern: boolean): void {
   const ids = store.figures?.aboard.map((row) => row.thing_id) ?? []

@@ -1,0 +1,109 @@
+"""Every endpoint refuses what means nothing as problem+json, and keeps its hands off the data."""
+
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+
+from neat_hull.api.app import create_app
+from neat_hull.cli.serve import fill_with_demo
+from neat_hull.instruments.listener import Listener
+from neat_hull.instruments.sentences import tilt_sentence
+from neat_hull.store.connect import open_store
+
+PATHS = create_app(Path("unused")).openapi()["paths"]
+ALL = [(verb, path) for path, verbs in PATHS.items() for verb in verbs]
+WITH_SETUP = [(verb, path) for verb, path in ALL if "{setup_id}" in path]
+WITH_BODY = [(verb, path) for verb, path in ALL if "requestBody" in PATHS[path][verb]]
+
+
+@pytest.fixture(scope="module")
+def data(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """One file for all: nothing here may change it."""
+    path = tmp_path_factory.mktemp("data") / "boats.sqlite"
+    open_store(path)
+    fill_with_demo(path)
+    return path
+
+
+@pytest.fixture(scope="module")
+def client(data: Path) -> Iterator[TestClient]:
+    """The application over it."""
+    with TestClient(create_app(data), base_url="http://127.0.0.1:8137") as client:
+        yield client
+
+
+def at(path: str, setup: object = 1) -> str:
+    """A path with its places filled in."""
+    filled = path.replace("{setup_id}", str(setup)).replace("{thing_id}", "9")
+    return filled.replace("{figure}", "gm").replace("{number}", "0")
+
+
+def state(client: TestClient) -> Any:
+    """All that is kept."""
+    return [client.get(f"/api/v1/setups/{i}").json()["revision"] for i in range(1, 5)], len(
+        client.get("/api/v1/setups").json()
+    )
+
+
+def is_problem(answer: Any, *statuses: int) -> None:
+    """RFC 9457, with our fields."""
+    assert answer.status_code in statuses, answer.text
+    assert answer.headers["content-type"] == "application/problem+json"
+    assert {"title", "status", "detail", "fields"} <= set(answer.json())
+
+
+@pytest.mark.parametrize(("verb", "path"), WITH_BODY)
+@pytest.mark.parametrize("body", [None, [], "text", 7, {"colour": "red"}])
+def test_a_body_that_is_no_body_of_ours_is_refused(
+    client: TestClient, verb: str, path: str, body: object
+) -> None:
+    before = state(client)
+    answer = client.request(verb, at(path), json=body)
+    is_problem(answer, 422)
+    assert state(client) == before
+
+
+@pytest.mark.parametrize(("verb", "path"), WITH_BODY)
+def test_text_that_is_no_json_is_refused(client: TestClient, verb: str, path: str) -> None:
+    headers = {"content-type": "application/json"}
+    is_problem(client.request(verb, at(path), content=b"{", headers=headers), 422)
+
+
+@pytest.mark.parametrize(("verb", "path"), WITH_SETUP)
+@pytest.mark.parametrize("setup", ["0", "-1", "x", "9" * 30])
+def test_an_id_that_is_no_id_is_refused(
+    client: TestClient, verb: str, path: str, setup: str
+) -> None:
+    is_problem(client.request(verb, at(path, setup), params={"revision": 1}), 422)
+
+
+@pytest.mark.parametrize("path", [path for verb, path in WITH_SETUP if verb == "get"])
+def test_a_setup_that_is_not_there_is_not_found(client: TestClient, path: str) -> None:
+    is_problem(client.get(at(path, 999)), 404)
+
+
+@pytest.mark.parametrize(("verb", "path"), ALL)
+def test_a_foreign_page_gets_nothing(client: TestClient, verb: str, path: str) -> None:
+    foreign = client.request(verb, at(path), headers={"origin": "http://elsewhere.example"})
+    is_problem(foreign, 403)
+    rebound = client.request(verb, at(path), headers={"host": "elsewhere.example"})
+    is_problem(rebound, 403)
+
+
+@pytest.mark.parametrize("path", ["/api/v1/nothing", "/api/v2/setups", "/api/"])
+def test_what_is_not_there_is_told_as_a_problem(client: TestClient, path: str) -> None:
+    is_problem(client.get(path), 404)
+
+
+def test_the_feed_is_told_as_it_is_heard(data: Path) -> None:
+    listener = Listener("127.0.0.1", 1)  # never started: nobody hangs up on it
+    listener.take(tilt_sentence(2.0, 1.0))
+    listener.take("garbled")
+    with TestClient(create_app(data, listener=listener), base_url="http://127.0.0.1:1") as client:
+        heard = client.get("/api/v1/instrument").json()
+        assert (heard["state"], heard["heel_deg"], heard["garbled"]) == ("lost", 2.0, 1)
+        is_problem(client.post("/api/v1/instrument/moment", json={"moment_kg_m": 1.0}), 503)
+        is_problem(client.post("/api/v1/instrument/moment", json={"moment_kg_m": 1e9}), 422)
