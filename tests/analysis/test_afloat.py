@@ -310,6 +310,15 @@ def test_a_tilt_test_narrows_the_band_of_gm() -> None:
     assert found.bands.gm_m < plain.gm_m
 
 
+def test_readings_on_a_perfect_line_still_leave_three_per_cent() -> None:
+    """Without noise the regression's own error is nothing, but jug and tape are not perfect."""
+    boat = refit(boat_with(tilt_test=tilt_test(0.385)))
+    things = {i: t.model_copy(update={"evidence": "weighed"}) for i, t in demo().things.items()}
+    found = evaluate(demo().model_copy(update={"boat": boat, "things": things})).bands
+    assert found is not None
+    assert found.gm_m >= 0.03 * 0.385
+
+
 def test_a_gm_no_hull_could_have_is_flagged_as_a_mismatch() -> None:
     fit = report(boat_with(tilt_test=tilt_test(0.05))).tilt_test
     assert fit is not None

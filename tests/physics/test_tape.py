@@ -9,8 +9,9 @@ from hypothesis import strategies as st
 from tests.boats import FRESH, afloat, loads
 
 from neat_hull.errors import InputErrors
+from neat_hull.physics.floating import FloatingHull
 from neat_hull.physics.hull import Hull, require_hull
-from neat_hull.physics.hydrostatics import equilibrium, settle
+from neat_hull.physics.hydrostatics import equilibrium, settle, upright
 from neat_hull.physics.lattice import outline_at
 from neat_hull.physics.tape import (
     Bottom,
@@ -92,3 +93,57 @@ def test_measures_no_boat_has_are_refused_by_name(change: dict[str, float], fiel
     with pytest.raises(InputErrors) as refused:
         require_tape(wrong)
     assert field in [e.field for e in refused.value.errors]
+
+
+def test_a_transom_keeps_its_breadth_and_its_keel_runs_out_straight() -> None:
+    square = replace(TAPE, stern_beam_m=0.5)
+    stern = stations_from_tape(square)[0]
+    assert stern.points_m[:, 0].max() == pytest.approx(0.25, abs=1e-9)
+    low = float(stern.points_m[:, 1].min())
+    assert low == pytest.approx(TAPE.rocker_stern_m, abs=0.02)  # and the bottom's own rise
+    assert low < 0.5 * float(stations_from_tape(TAPE)[0].points_m[:, 1].min())
+
+
+def test_a_transom_carries_more_than_a_point() -> None:
+    """The same boat otherwise: more volume, and its middle further aft."""
+    pointed, square = (
+        FloatingHull.of(Hull(stations_from_tape(tape), corner_to_corner=True))
+        for tape in (TAPE, replace(TAPE, stern_beam_m=0.5))
+    )
+    none = np.zeros((1, 0), dtype=np.bool_)
+    assert square.capacity_m3(none)[0] > 1.01 * pointed.capacity_m3(none)[0]
+
+
+@pytest.mark.parametrize("share", [0.55, 0.75, 0.95])
+def test_the_bottom_is_as_broad_as_was_measured(share: float) -> None:
+    """At the widest place the turn of the bilge lies at half of it; beam and depth stay."""
+    tape = replace(TAPE, bottom_beam_m=share * TAPE.beam_m, bottom="flat", chine="hard")
+    widest = max(stations_from_tape(tape), key=lambda s: float(s.points_m[:, 0].max()))
+    low = widest.points_m[widest.points_m[:, 1] < 0.03]
+    assert low[:, 0].max() == pytest.approx(share * TAPE.beam_m / 2, rel=1e-9)
+    assert widest.points_m[:, 0].max() == pytest.approx(TAPE.beam_m / 2, rel=1e-9)
+
+
+def test_a_broader_bottom_carries_more_and_is_steadier_when_low() -> None:
+    narrow, broad = (replace(TAPE, bottom_beam_m=share * TAPE.beam_m) for share in (0.6, 0.9))
+    hulls = [FloatingHull.of(Hull(stations_from_tape(t), corner_to_corner=True))
+             for t in (narrow, broad)]  # fmt: skip
+    load = loads((30, 1.8, 0, 0.15), (70, 1.75, 0, 0.25))
+    low, high = (upright(settle(hull, load, FRESH)) for hull in hulls)
+    assert high.gm_m > low.gm_m
+    assert high.kb_m < low.kb_m
+
+
+@pytest.mark.parametrize(
+    ("field", "value", "words"),
+    [
+        ("bottom_beam_m", 0.1, "between 40 %"),
+        ("bottom_beam_m", 2.0, "between 40 %"),
+        ("stern_beam_m", -0.1, "no wider"),
+        ("stern_beam_m", 0.9, "no wider"),
+    ],
+)
+def test_options_no_kayak_has_are_refused_by_name(field: str, value: float, words: str) -> None:
+    with pytest.raises(InputErrors, match=words) as wrong:
+        stations_from_tape(replace(TAPE, **{field: value}))  # type: ignore[arg-type]
+    assert wrong.value.errors[0].field == field

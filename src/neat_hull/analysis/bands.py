@@ -28,6 +28,9 @@ TAPE = {"draft_share": 0.10, "bm_share": 0.10, "trim_deg": 0.4}
 FLOATED = {"draft_share": 0.04, "bm_share": 0.06, "trim_deg": 0.15}
 HULL_VCG_M = 0.03  # the bare hull's own centre of gravity, as long as nobody tilted it
 TWO_READINGS = 0.10  # of GM: two tilt readings leave no residual to judge by
+# Of GM, however well the readings lie on a line: the jug is weighed to a per cent, its distance off
+# the middle measured to a centimetre in thirty or forty.
+LEAST_TILT_SHARE = 0.03
 
 
 @dataclass(frozen=True, eq=False)
@@ -73,7 +76,9 @@ def _gm_of_hull(rigged: Rigged, up: hydrostatics.Upright, bm_share: float) -> fl
     """± of GM that the hull's shape and its own centre leave, in m."""
     tilt = rigged.setup.boat.calibration.tilt_test
     if tilt is not None and tilt.used and tilt.gm_m is not None:
-        return 2 * tilt.gm_se_m if tilt.gm_se_m is not None else TWO_READINGS * tilt.gm_m
+        if tilt.gm_se_m is None:
+            return TWO_READINGS * tilt.gm_m
+        return max(2 * tilt.gm_se_m, LEAST_TILT_SHARE * tilt.gm_m)
     boat = as_tested(rigged.setup.boat)
     return hypot(bm_share * up.bm_m, HULL_VCG_M * boat.hull_mass_kg / rigged.loads.total_kg)
 
