@@ -7,9 +7,10 @@ from hypothesis import strategies as st
 from tests.boats import FRESH, afloat, barge, kayak, loads, prismatic, well
 
 from neat_hull.physics.flooded import bilge, box_surface_inertia_m4
+from neat_hull.physics.gravity import GRAVITY_M_S2
 from neat_hull.physics.hydrostatics import equilibrium, righting_curve, settle, upright
 from neat_hull.physics.loads import Loads
-from neat_hull.physics.stability import FULL_RAD, GRAVITY_M_S2, stability_of
+from neat_hull.physics.stability import FULL_RAD, stability_of
 
 BOAT = afloat(kayak())
 

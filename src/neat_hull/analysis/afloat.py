@@ -11,7 +11,6 @@ from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Amount, Capacity, FullCurve, LoadCurves, Sheet, Term
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics
-from neat_hull.physics.loads import Loads
 from neat_hull.physics.stability import FULL_RAD, Stability, stability, stability_of
 
 FREEBOARD_TARGET_M = 0.15  # many plan by it: about a hand's length of gunwale amidships
@@ -30,7 +29,7 @@ def sheet(setup: Setup) -> Sheet:
         return Sheet(trouble=str(trouble), terms=[], curves=[], demands=[], by_load=None)
     asked = demands(rigged, settled)
     curves = [_curve("seated", settled, curve, found)]
-    more = {"standing": _standing(rigged)}
+    more = {"standing": rigged.loads_with(standing_body(rigged))}
     worst = next((d for d in asked if d.heel_deg is not None and d.code != "seated"), None)
     if worst is not None:
         more[worst.title.lower()] = demand_loads(rigged, settled, worst.code)
@@ -50,12 +49,6 @@ def sheet(setup: Setup) -> Sheet:
         demands=asked,
         by_load=_by_load(rigged),
     )
-
-
-def _standing(rigged: Rigged) -> Loads:
-    at = rigged.loads.at_m.copy()
-    at[1] = standing_body(rigged).centre_m
-    return replace(rigged.loads, at_m=at)
 
 
 def _degrees(rad: float | None) -> float | None:

@@ -21,7 +21,7 @@ from neat_hull.model.calibration_report import (
     TiltFit,
     TiltPoint,
 )
-from neat_hull.model.setup import WATER_DENSITY_KG_M3
+from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics import hydrostatics
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.floating import FloatingHull

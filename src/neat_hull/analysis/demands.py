@@ -17,7 +17,6 @@ from neat_hull.analysis.rigging import Rigged, seat_of
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Amount, Demand
 from neat_hull.model.figures import Verdict
-from neat_hull.model.setup import WATER_DENSITY_KG_M3
 from neat_hull.physics import drag, hydrostatics
 from neat_hull.physics.body import Body, seated, standing
 from neat_hull.physics.flooded import bilge, box_surface_inertia_m4
@@ -71,9 +70,7 @@ class _Boat:
 
     def posture(self, body: Body, sway_m: float = 0.0) -> Loads:
         """The same boat with the angler in another posture, swayed to the strong side."""
-        at = self.rigged.loads.at_m.copy()
-        at[1] = body.centre_m + np.array([0.0, self.side * sway_m, 0.0])
-        return replace(self.rigged.loads, at_m=at)
+        return self.rigged.loads_with(body, self.side * sway_m)
 
     @property
     def gunwale(self) -> tuple[float, float, float]:
@@ -350,7 +347,7 @@ def _flooded(boat: _Boat) -> _Case:
 def _with_water(boat: _Boat, well: Well, mass_kg: float) -> Loads:
     """Water standing level on the floor of a well."""
     length, breadth = well.x_fwd_m - well.x_aft_m, 2 * well.half_breadth_m
-    density = WATER_DENSITY_KG_M3[boat.rigged.setup.water]
+    density = boat.rigged.water_density_kg_m3
     depth = mass_kg / (density * length * breadth)
     middle = (well.x_aft_m + well.x_fwd_m) / 2
     loads = boat.rigged.loads.plus((mass_kg, middle, 0.0, well.floor_z_m + depth / 2))

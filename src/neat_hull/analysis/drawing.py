@@ -22,7 +22,8 @@ _ZONE_OVER_SEAT_M = 0.20
 
 def drawing(setup: Setup) -> Drawing:
     """Lines and body of a setup. Raises InputErrors for measures that mean nothing."""
-    hull, body = floating_hull(setup.boat).hull, seated_body(setup)
+    hull = floating_hull(setup.boat).hull
+    body = seated_body(setup, hull.length_m)
     x = hull.x_aft_m + hull.length_m * 0.5 * (1 - np.cos(np.linspace(0, np.pi, _POINTS)))
     outlines = [outline_at(hull, float(at)) for at in x]
     widest = int(np.argmax([o[:, 0].max() for o in outlines]))

@@ -1,7 +1,7 @@
 """From a setup to what physics works on: hull, body, weights and where they act."""
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import numpy as np
@@ -11,8 +11,9 @@ from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, OffsetStation, TapeMeasures, WellBox
 from neat_hull.model.calibration import LiftTest
 from neat_hull.model.figures import Spot
-from neat_hull.model.setup import WATER_DENSITY_KG_M3, Place, SeatPlace, Setup
+from neat_hull.model.setup import Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
+from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body import Body, Seat, require_angler, seated
 from neat_hull.physics.floating import FloatingHull
@@ -53,6 +54,12 @@ class Rigged:
     stowed: tuple[Stowed, ...]
     loads: Loads
 
+    def loads_with(self, body: Body, aside_m: float = 0.0) -> Loads:
+        """The loads with the angler in another posture, moved to port by `aside_m`."""
+        at = self.loads.at_m.copy()
+        at[1] = body.centre_m + np.array([0.0, aside_m, 0.0])
+        return replace(self.loads, at_m=at)
+
     @property
     def lost_kg(self) -> float:
         """Of the loads, what is no weight but water let in by tubes and drive wells."""
@@ -80,8 +87,8 @@ class Rigged:
 def rig(setup: Setup) -> Rigged:
     """Resolve a setup. Raises InputErrors naming fields of the boat, the angler or the seat."""
     floating = floating_hull(setup.boat)
-    body = seated_body(setup)
     hull = floating.hull
+    body = seated_body(setup, hull.length_m)
     stowed = tuple(
         _stow(hull, thing_id, setup.things[thing_id], place)
         for thing_id, place in sorted(setup.places.items())
@@ -212,16 +219,16 @@ def _require_wells_inside(hull: Hull) -> None:
                              "the floor cannot lie below the bottom of the boat")  # fmt: skip
 
 
-def seated_body(setup: Setup) -> Body:
+def seated_body(setup: Setup, length_m: float) -> Body:
     """The angler on the seat. Raises InputErrors naming fields of the angler or the seat."""
-    angler, boat = setup.angler, setup.boat
+    angler = setup.angler
     try:
         require_angler(angler.mass_kg, angler.stature_m)
     except InputErrors as wrong:
         raise InputErrors(
             [InputError(f"angler.{e.field}", e.value, e.why) for e in wrong.errors]
         ) from wrong
-    _require_seat(setup.seat, floating_hull(boat).hull.length_m)
+    _require_seat(setup.seat, length_m)
     return _seated(angler.mass_kg, angler.stature_m, seat_of(setup.seat))
 
 

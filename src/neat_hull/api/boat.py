@@ -3,18 +3,12 @@
 from fastapi import APIRouter
 
 from neat_hull.analysis.calibration import report
+from neat_hull.api.gear import Table
 from neat_hull.files.offsets import read_offsets
-from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, OffsetStation
 from neat_hull.model.calibration_report import CalibrationReport
 
 router = APIRouter(prefix="/boat", tags=["boat"])
-
-
-class Table(Model):
-    """The text of a CSV file."""
-
-    text: str
 
 
 @router.post("/calibration")

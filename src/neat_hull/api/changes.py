@@ -12,8 +12,9 @@ from neat_hull.api.state import Db, SetupId, SetupState, ThingId, state_of
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance, NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
+from neat_hull.model.water import Water
 from neat_hull.store.connect import transaction
 from neat_hull.store.history import Change, change
 from neat_hull.store.setups import StoredSetup, load_setup, next_thing_id

@@ -18,7 +18,8 @@ from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.figures import Answer, Drawing, Figures, How
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.water import Water
 from neat_hull.store import history
 from neat_hull.store.connect import transaction
 from neat_hull.store.setups import SetupName, add_setup, list_setups, load_setup

@@ -6,7 +6,7 @@ from pathlib import Path
 
 from neat_hull.analysis.evaluate import require_afloat
 from neat_hull.errors import InputError, NeatHullError, StoreError
-from neat_hull.files.setup_file import read_setup, write_setup
+from neat_hull.files.setup_file import read_setup_file, write_setup
 from neat_hull.store.connect import connect, open_store, transaction
 from neat_hull.store.imports import import_setup
 from neat_hull.store.setups import load_setup
@@ -32,7 +32,7 @@ def import_setups(data: Path, files: list[Path]) -> list[tuple[Path, int | NeatH
         open_store(data)
         with closing(connect(data)) as db, transaction(db):
             for file in files:
-                setup = read_setup(_bytes(file))
+                setup = read_setup_file(file)
                 require_afloat(setup)
                 done.append((file, import_setup(db, setup)))
     except NeatHullError as error:
@@ -56,10 +56,3 @@ def _require_data(data: Path) -> None:
     if not data.exists():
         raise StoreError(f"{data}: there is no such data file; name it with --data")
     open_store(data)
-
-
-def _bytes(path: Path) -> bytes:
-    try:
-        return path.read_bytes()
-    except OSError as error:
-        raise InputError("", str(path), f"cannot be read: {error.strerror}") from error

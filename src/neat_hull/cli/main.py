@@ -8,7 +8,7 @@ from typing import Annotated, NoReturn
 
 import typer
 
-from neat_hull.errors import DoesNotFloat, InputError, NeatHullError, NoBalance
+from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance
 
 app = typer.Typer(
     name="neat-hull",
@@ -95,10 +95,10 @@ def check(
     """Evaluate a whole setup file: figures and verdicts."""
     from neat_hull.analysis.evaluate import require_afloat
     from neat_hull.cli.report import lines
-    from neat_hull.files.setup_file import read_setup
+    from neat_hull.files.setup_file import read_setup_file
 
     try:
-        figures = require_afloat(read_setup(_read(setup)))
+        figures = require_afloat(read_setup_file(setup))
     except NeatHullError as error:
         _refuse(str(setup), error)
     typer.echo(figures.model_dump_json(indent=2) if as_json else "\n".join(lines(figures)))
@@ -155,13 +155,6 @@ def backup(
     except NeatHullError as error:
         _refuse(str(to), error)
     typer.echo(f"{to}: written")
-
-
-def _read(path: Path) -> bytes:
-    try:
-        return path.read_bytes()
-    except OSError as error:
-        raise InputError("", str(path), f"cannot be read: {error.strerror}") from error
 
 
 def _refuse(file: str, error: NeatHullError) -> NoReturn:

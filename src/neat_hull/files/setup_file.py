@@ -5,7 +5,8 @@ was written. Unknown versions and fields are refused.
 """
 
 import json
-from typing import Any, Literal
+from pathlib import Path
+from typing import Any, Final, Literal
 
 from pydantic import Field, ValidationError
 
@@ -13,10 +14,12 @@ from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.base import Model, input_errors
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup, Water
+from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
+from neat_hull.model.water import Water
 
-FORMAT, VERSION = "neat-hull/setup", 1
+FORMAT: Final = "neat-hull/setup"
+VERSION: Final = 1
 MOST_BYTES = 2 * 1024 * 1024  # a setup of 500 things is under 300 kB
 
 
@@ -51,8 +54,8 @@ def write_setup(setup: Setup) -> str:
     """A setup with the gear that is aboard; what stays ashore belongs to the pile, not to it."""
     aboard = sorted(setup.places)
     file = SetupFile(
-        format="neat-hull/setup",
-        version=1,
+        format=FORMAT,
+        version=VERSION,
         name=setup.name,
         water=setup.water,
         boat=setup.boat,
@@ -99,6 +102,15 @@ def read_setup(data: bytes) -> Setup:
         },
         demands=file.demands,
     )
+
+
+def read_setup_file(path: Path) -> Setup:
+    """`read_setup` from disk. Raises InputError for a file that cannot be read as well."""
+    try:
+        data = path.read_bytes()
+    except OSError as error:
+        raise InputError("", str(path), f"cannot be read: {error.strerror}") from error
+    return read_setup(data)
 
 
 def setup_schema() -> dict[str, Any]:

@@ -9,8 +9,7 @@ from dataclasses import dataclass
 import pynmea2
 
 from neat_hull.errors import InputError
-
-GRAVITY_M_S2 = 9.80665  # standard gravity, CGPM 1901: newtons of a scale to kilograms
+from neat_hull.physics.gravity import GRAVITY_M_S2
 
 
 @dataclass(frozen=True)

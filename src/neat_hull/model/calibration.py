@@ -1,12 +1,9 @@
 """Tests of the real boat: their raw readings, whether they are used, and what they changed."""
 
-from typing import Literal
-
 from pydantic import Field
 
 from neat_hull.model.base import Model
-
-Water = Literal["fresh", "salt"]
+from neat_hull.model.water import Water
 
 
 class FloatMark(Model):

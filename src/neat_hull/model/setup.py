@@ -1,19 +1,12 @@
 """A setup: one boat, one angler, one water, and where each thing goes."""
 
-from typing import Literal
-
 from pydantic import Field
 
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Evidence
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.thing import Thing
-
-Water = Literal["fresh", "salt"]
-WATER_DENSITY_KG_M3: dict[Water, float] = {
-    "fresh": 998.0,  # at about 20 °C; 1000 at 4 °C: the difference is under a millimetre of draft
-    "salt": 1025.0,  # typical sea water
-}
+from neat_hull.model.water import Water
 
 
 class Angler(Model):

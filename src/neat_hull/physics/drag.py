@@ -8,7 +8,7 @@ import numpy as np
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.floating import FloatingHull, Rest
-from neat_hull.physics.stability import GRAVITY_M_S2
+from neat_hull.physics.gravity import GRAVITY_M_S2
 
 AIR_DENSITY_KG_M3 = 1.225  # International Standard Atmosphere at sea level, 15 °C
 END_ON, BROADSIDE = 0.35, 1.1  # slender body with blunt details; long plate across the flow

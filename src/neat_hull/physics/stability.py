@@ -10,10 +10,10 @@ from scipy.interpolate import PchipInterpolator
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.floating import FloatingHull
+from neat_hull.physics.gravity import GRAVITY_M_S2
 from neat_hull.physics.hydrostatics import RightingCurve, Settled, settle_with_curve
 from neat_hull.physics.loads import Loads
 
-GRAVITY_M_S2 = 9.80665  # standard gravity, CGPM 1901
 _NO_LEVER_M = 1e-7  # far below what anything here is known to
 FULL_RAD = np.radians(np.arange(0.0, 90.1, 2.5))  # 37 angles
 

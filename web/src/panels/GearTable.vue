@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Thing } from '@/api/client'
 import { number, parse, unitOf, type Units } from '@/edge/units'
 import EvidenceMark from '@/marks/EvidenceMark.vue'
+import CellChoice from './CellChoice.vue'
 import { EVIDENCES, FIXINGS, FLAGS, KINDS, USES } from './thingWords'
 
 interface Row {
@@ -135,16 +136,13 @@ const HEADS: { column: Column; word: string }[] = [
           />
         </td>
         <td>
-          <select
+          <CellChoice
             class="cell"
-            :value="row.thing.kind"
-            :aria-label="`Kind of ${row.thing.name}`"
-            @change="
-              put(row, { kind: ($event.target as HTMLSelectElement).value as Thing['kind'] })
-            "
-          >
-            <option v-for="one in KINDS" :key="one">{{ one }}</option>
-          </select>
+            :value="row.thing.kind!"
+            :options="KINDS"
+            :label="`Kind of ${row.thing.name}`"
+            @choose="put(row, { kind: $event })"
+          />
         </td>
         <td>
           <input
@@ -158,41 +156,32 @@ const HEADS: { column: Column; word: string }[] = [
           />
         </td>
         <td>
-          <select
+          <CellChoice
             class="cell"
-            :value="row.thing.use"
-            :aria-label="`How often ${row.thing.name} is used`"
-            @change="put(row, { use: ($event.target as HTMLSelectElement).value as Thing['use'] })"
-          >
-            <option v-for="one in USES" :key="one">{{ one }}</option>
-          </select>
+            :value="row.thing.use!"
+            :options="USES"
+            :label="`How often ${row.thing.name} is used`"
+            @choose="put(row, { use: $event })"
+          />
         </td>
         <td>
-          <select
+          <CellChoice
             class="cell"
-            :value="row.thing.fixed"
-            :aria-label="`How ${row.thing.name} is fixed`"
-            @change="
-              put(row, { fixed: ($event.target as HTMLSelectElement).value as Thing['fixed'] })
-            "
-          >
-            <option v-for="one in FIXINGS" :key="one">{{ one }}</option>
-          </select>
+            :value="row.thing.fixed!"
+            :options="FIXINGS"
+            :label="`How ${row.thing.name} is fixed`"
+            @choose="put(row, { fixed: $event })"
+          />
         </td>
         <td class="from">
           <EvidenceMark :evidence="row.thing.evidence" />
-          <select
+          <CellChoice
             class="cell"
             :value="row.thing.evidence"
-            :aria-label="`Where the weight of ${row.thing.name} comes from`"
-            @change="
-              put(row, {
-                evidence: ($event.target as HTMLSelectElement).value as Thing['evidence'],
-              })
-            "
-          >
-            <option v-for="one in EVIDENCES" :key="one">{{ one }}</option>
-          </select>
+            :options="EVIDENCES"
+            :label="`Where the weight of ${row.thing.name} comes from`"
+            @choose="put(row, { evidence: $event })"
+          />
         </td>
         <td class="flags">
           <input
