@@ -8,7 +8,8 @@ import pytest
 from neat_hull.analysis.afloat import sheet
 from neat_hull.analysis.calibration import refit, report
 from neat_hull.analysis.evaluate import evaluate
-from neat_hull.analysis.rigging import as_tested, floating_hull, hull_centre_m
+from neat_hull.analysis.lining_up import lined_up
+from neat_hull.analysis.rigging import as_tested, floating_hull, hull_centre_m, rig
 from neat_hull.errors import InputErrors
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.boat import Boat, Fitting, OffsetStation
@@ -23,6 +24,8 @@ from neat_hull.model.calibration import (
 from neat_hull.model.setup import Setup
 from neat_hull.physics.hydrostatics import settle, upright
 from neat_hull.physics.loads import Loads
+
+SPARE_ROD = 10
 
 
 def demo(**demands: Any) -> Setup:
@@ -66,10 +69,16 @@ def test_the_lever_of_a_lean_is_as_an_independent_sum_has_it(usual: dict[str, An
     assert usual["lean"].heel_deg < 0  # to port, the strong side
 
 
-def test_the_other_side_mirrors(usual: dict[str, Any]) -> None:
-    other = asked(demo(side="starboard"))
+def test_the_other_side_mirrors() -> None:
+    """With everything aboard mirrored as well; what is in the crate would keep its side of it."""
+    places = {i: place for i, place in demo().places.items() if i != SPARE_ROD}
+    setup = demo().model_copy(update={"places": places})
+    one = asked(setup)
+    setup = demo(side="starboard").model_copy(update={"places": places})
+    places = places | lined_up(rig(setup), list(places), "mirror")
+    other = asked(setup.model_copy(update={"places": places}))
     for code in ("lean", "land", "boom"):
-        assert other[code].heel_deg == pytest.approx(-usual[code].heel_deg, abs=0.3)
+        assert other[code].heel_deg == pytest.approx(-one[code].heel_deg, abs=1e-3)
 
 
 def test_anchoring_from_the_side_is_why_one_never_does(usual: dict[str, Any]) -> None:
@@ -342,4 +351,5 @@ def test_offsets_replace_the_lines_of_the_tape() -> None:
            for x in (0.0, 3.66)]  # fmt: skip
     figures = evaluate(on_boat(demo(), offsets=box, wells=[], fittings=[]))
     assert figures.afloat is not None
-    assert figures.afloat.draft_mid_m == pytest.approx(155.0 / 998 / (3.66 * 0.8), rel=1e-3)
+    draft = figures.weight.all_up_kg / 998 / (3.66 * 0.8)
+    assert figures.afloat.draft_mid_m == pytest.approx(draft, rel=1e-3)

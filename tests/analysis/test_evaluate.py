@@ -65,15 +65,15 @@ def test_a_thing_without_a_height_rests_on_floor_or_deck() -> None:
     setup = demo()
     rows = {setup.things[row.thing_id].name: row for row in evaluate(setup).aboard}
     assert rows["Crate, tackle"].base_z_m == pytest.approx(0.19)  # the floor of the tank well
-    assert rows["Dry bag, clothes"].base_z_m > 0.34  # the deck sweeps up to the bow
-    assert rows["Rod, port"].base_z_m == pytest.approx(0.40)
-    assert not rows["Rod, port"].rests
+    assert rows["Anchor, 40 m line"].base_z_m > 0.36  # the deck sweeps up to the stern
+    assert rows["Rudder"].base_z_m == pytest.approx(0.16)
+    assert not rows["Rudder"].rests
 
 
 def test_things_are_listed_bow_to_stern_and_named_by_place() -> None:
     setup = demo()
     rows = evaluate(setup).aboard
-    xs = [setup.places[row.thing_id].x_m for row in rows]
+    xs = [row.x_m for row in rows if row.depth == 0]
     assert xs == sorted(xs, reverse=True)
     where = {setup.things[row.thing_id].name: row.where for row in rows}
     assert where["Dry bag, clothes"] == "Foredeck"

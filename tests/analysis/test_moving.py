@@ -3,7 +3,7 @@
 import pytest
 
 from neat_hull.analysis.moving import Moved, move_to
-from neat_hull.analysis.rigging import floating_hull
+from neat_hull.analysis.rigging import floating_hull, rig
 from neat_hull.analysis.whereabouts import whereabouts
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.setup import Place, Setup
@@ -72,14 +72,42 @@ def test_boat_and_seat_are_the_other_ones_and_angler_and_water_its_own() -> None
 
 def test_there_and_back_again_is_where_it_was() -> None:
     """For each thing that belongs to the same part of both boats."""
-    there = move_to(DEMO, SHORT.boat, SHORT.seat).setup
+    stands = rig(DEMO).placing.stands()
+    bare = {i: at(round(s.x_m, 3), s.y_m, s.base_z_m) for i, s in stands.items()}
+    there = move_to(DEMO.model_copy(update={"places": bare}), SHORT.boat, SHORT.seat).setup
     back = move_to(there, DEMO.boat, DEMO.seat).setup
     ours, theirs = floating_hull(DEMO.boat).hull, floating_hull(SHORT.boat).hull
     same = 0
     for i, place in there.places.items():
-        home = DEMO.places[i]
+        home = bare[i]
         part = whereabouts(ours, DEMO.seat, home.x_m, home.y_m)
         if part == whereabouts(theirs, SHORT.seat, place.x_m, place.y_m):
             assert back.places[i].x_m == pytest.approx(home.x_m, abs=2e-4), DEMO.things[i].name
             same += 1
     assert same > 10
+
+
+def test_what_is_on_the_seat_in_a_crate_or_in_a_well_of_that_name_stays_there() -> None:
+    there = move_to(DEMO, SHORT.boat, SHORT.seat).setup
+    for name in ("Seat", "Tackle tray", "Crate, tackle", "Fish bag, ice", "Spare rod"):
+        assert there.places[name_id(name)] == DEMO.places[name_id(name)]
+
+
+def test_what_stood_on_a_track_stands_on_the_deck_of_a_boat_without() -> None:
+    there = move_to(DEMO, SHORT.boat, SHORT.seat).setup
+    holder = there.places[name_id("Rod holder, port")]
+    assert holder.on is None
+    was = rig(DEMO).placing.stand(name_id("Rod holder, port"))
+    assert holder.x_m - SHORT.seat.x_m == pytest.approx(was.x_m - DEMO.seat.x_m, abs=1e-4)
+    assert (holder.y_m, holder.tilt_deg) == pytest.approx((was.y_m, was.tilt_deg))
+    rod = there.places[name_id("Rod, port")]
+    assert rod == DEMO.places[name_id("Rod, port")]  # it rides in the holder still
+
+
+def test_what_is_in_a_crate_that_stays_ashore_stays_with_it() -> None:
+    crate = DEMO.places[name_id("Crate, tackle")].model_copy(
+        update={"on": None, "x_m": -0.4, "y_m": 0.0}
+    )
+    far = DEMO.model_copy(update={"places": DEMO.places | {name_id("Crate, tackle"): crate}})
+    found = move_to(far, SHORT.boat, SHORT.seat)
+    assert {name_id("Crate, tackle"), name_id("Spare rod")} <= set(found.ashore)

@@ -8,7 +8,8 @@ from neat_hull.analysis import limits
 from neat_hull.analysis.demands import demand_loads, demands, standing_body
 from neat_hull.analysis.rigging import Rigged, rig
 from neat_hull.errors import DoesNotFloat, NoBalance
-from neat_hull.model.afloat import Amount, Capacity, FullCurve, LoadCurves, Sheet, Term
+from neat_hull.model.afloat import Capacity, FullCurve, LoadCurves, Sheet, Term
+from neat_hull.model.figures import Amount
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics
 from neat_hull.physics.stability import FULL_RAD, Stability, stability, stability_of

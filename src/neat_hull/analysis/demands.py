@@ -15,8 +15,8 @@ from neat_hull.analysis import limits
 from neat_hull.analysis.bands import bands
 from neat_hull.analysis.rigging import Rigged, seat_of
 from neat_hull.errors import DoesNotFloat, NoBalance
-from neat_hull.model.afloat import Amount, Demand
-from neat_hull.model.figures import Verdict
+from neat_hull.model.afloat import Demand
+from neat_hull.model.figures import Amount, Said, Verdict
 from neat_hull.physics import drag, hydrostatics
 from neat_hull.physics.body import Body, seated, standing
 from neat_hull.physics.flooded import bilge, box_surface_inertia_m4
@@ -30,27 +30,13 @@ _SOME_GZ_M = 0.001  # less righting lever than this is none
 _LAND_LEAN_SHARE = 0.6  # of the full lean: the other hand holds the rod
 
 
-@dataclass(frozen=True)
-class Told:
-    """Words with a {} for each amount, so that a screen can show them in its units."""
-
-    text: str
-    amounts: tuple[Amount, ...] = ()
-
-
-def _told(text: str, **amounts: float) -> Told:
-    """Words and amounts, each named by its kind, in the order of the words."""
-    return Told(text, tuple(Amount(kind=kind, value=value)
-                            for kind, value in amounts.items()))  # fmt: skip
-
-
 @dataclass(frozen=True, eq=False)
 class _Case:
     """A demand ready to be solved: its loads, and how it is told."""
 
     code: str
     title: str
-    what: Told
+    what: Said
     loads: Loads
     standing: bool = False
 
@@ -180,7 +166,7 @@ def _greatest_gz_m(upright: hydrostatics.Settled) -> float | None:
 
 
 def _seated(boat: _Boat) -> _Case:
-    return _Case("seated", "Sitting still", _told("as on the bench"), boat.rigged.loads)
+    return _Case("seated", "Sitting still", Said.of("as on the bench"), boat.rigged.loads)
 
 
 def _lean(boat: _Boat) -> _Case:
@@ -189,7 +175,7 @@ def _lean(boat: _Boat) -> _Case:
     return _Case(
         "lean",
         "Leaning over",
-        _told(f"trunk {{}} to {n.side}", angle=n.lean_deg),
+        Said.of(f"trunk {{}} to {n.side}", angle=n.lean_deg),
         boat.posture(body),
     )
 
@@ -199,7 +185,7 @@ def _land(boat: _Boat) -> _Case:
     lean = boat.side * np.radians(n.lean_deg * _LAND_LEAN_SHARE)
     body = leaned(boat.rigged.body, lean, arm_out=True)
     loads = boat.posture(body).plus((n.fish_kg, x, y + boat.side * n.fish_out_m, z))
-    what = _told("{} lifted over the gunwale, arm out, leaning after it", mass=n.fish_kg)
+    what = Said.of("{} lifted over the gunwale, arm out, leaning after it", mass=n.fish_kg)
     return _Case("land", "Landing a fish", what, loads if n.fish_kg > 0 else boat.posture(body))
 
 
@@ -208,7 +194,7 @@ def _pull(boat: _Boat) -> _Case:
     shoulder = next(s.far_m for s in body.segments if s.name == "trunk")
     arm = float(shoulder[2]) + n.rod_tip_over_shoulder_m - boat.grip_of_water_m
     loads = replace(boat.rigged.loads, heeling_kg_m=-boat.side * n.line_pull_kg * arm)
-    what = _told("{} sideways at the rod tip", mass=n.line_pull_kg)
+    what = Said.of("{} sideways at the rod tip", mass=n.line_pull_kg)
     return _Case("pull", "Fish pulling sideways", what, loads)
 
 
@@ -217,12 +203,12 @@ def _rise(boat: _Boat) -> _Case:
     feet, floor = _standing_place(boat.rigged)
     seat = seat_of(boat.rigged.setup.seat)
     body = rising(angler.mass_kg, angler.stature_m, seat, feet, floor)
-    what = _told("half way up, swaying a little")
+    what = Said.of("half way up, swaying a little")
     return _Case("rise", "Getting up", what, boat.posture(body, n.sway_m), standing=True)
 
 
 def _stand(boat: _Boat) -> _Case:
-    what = _told("on the floor before the seat, swaying a little")
+    what = Said.of("on the floor before the seat, swaying a little")
     sway = boat.rigged.setup.demands.sway_m
     return _Case("stand", "Standing", what, boat.posture(standing_body(boat.rigged), sway), True)
 
@@ -231,7 +217,7 @@ def _cast(boat: _Boat) -> _Case:
     sway = boat.rigged.setup.demands.cast_sway_m
     loads = boat.posture(standing_body(boat.rigged), sway)
     return _Case(
-        "cast", "Casting on one's feet", _told("standing, weight over one foot"), loads, True
+        "cast", "Casting on one's feet", Said.of("standing, weight over one foot"), loads, True
     )
 
 
@@ -240,7 +226,7 @@ def _seat_up(boat: _Boat) -> _Case:
     seat = seat_of(boat.rigged.setup.seat)
     body = seated(angler.mass_kg, angler.stature_m, replace(seat, z_m=seat.z_m + n.seat_up_m))
     lean = leaned(body, boat.side * np.radians(n.lean_deg))
-    what = _told("seat {} up, then leaning {}", length=n.seat_up_m, angle=n.lean_deg)
+    what = Said.of("seat {} up, then leaning {}", length=n.seat_up_m, angle=n.lean_deg)
     return _Case("seat up", "A higher seat", what, boat.posture(lean))
 
 
@@ -270,8 +256,8 @@ def _anchored(boat: _Boat, end: str) -> _Case:
         heeling_kg_m=-boat.side * moment if across else 0.0,
         trimming_kg_m=fore * moment,
     )
-    kilos = (Amount(kind="mass", value=pull), Amount(kind="mass", value=float(down)))
-    what = Told("{} on the line, {} of it down", kilos)
+    kilos = [Amount(kind="mass", value=pull), Amount(kind="mass", value=float(down))]
+    what = Said(text="{} on the line, {} of it down", amounts=kilos)
     why = {"bow": "Anchored by the bow", "stern": "Anchored by the stern",
            "side": "Anchored by the side — never"}  # fmt: skip
     return _Case(f"anchor {end}", why[end], what, loads)
@@ -281,7 +267,7 @@ def _boom(boat: _Boat) -> _Case:
     n, (x, y, z) = boat.rigged.setup.demands, boat.gunwale
     out = y + boat.side * n.boom_out_m
     loads = boat.rigged.loads.plus((max(n.downrigger_kg, 1e-6), x, out, z))
-    what = _told("{} at the boom, {} over the side", mass=n.downrigger_kg, length=n.boom_out_m)
+    what = Said.of("{} at the boom, {} over the side", mass=n.downrigger_kg, length=n.boom_out_m)
     return _Case("boom", "Downrigger", what, loads)
 
 
@@ -290,12 +276,12 @@ def _pole(boat: _Boat) -> _Case:
     x = hull.x_aft_m + 0.1 * hull.length_m
     arm = float(np.interp(x, hull.x_m, hull.sheer_m[:, 1])) - boat.grip_of_water_m
     loads = replace(boat.rigged.loads, heeling_kg_m=-boat.side * n.pole_pull_kg * arm)
-    return _Case("pole", "Stake-out pole", _told("{} sideways, aft", mass=n.pole_pull_kg), loads)
+    return _Case("pole", "Stake-out pole", Said.of("{} sideways, aft", mass=n.pole_pull_kg), loads)
 
 
 def _cockpit_water(boat: _Boat) -> _Case:
     n, well = boat.rigged.setup.demands, boat.cockpit
-    what = _told("{} on the floor, running from side to side", mass=n.cockpit_water_kg)
+    what = Said.of("{} on the floor, running from side to side", mass=n.cockpit_water_kg)
     title = "Water in the cockpit"
     if well is None or n.cockpit_water_kg == 0:
         return _Case("cockpit", title, what, boat.rigged.loads)
@@ -306,7 +292,7 @@ def _tank(boat: _Boat) -> _Case:
     n = boat.rigged.setup.demands
     seat = boat.rigged.setup.seat
     behind = [w for w in boat.rigged.floating.hull.wells if w.x_fwd_m < seat.x_m + 0.1]
-    what = _told("{} of water more behind the seat", mass=n.tank_kg)
+    what = Said.of("{} of water more behind the seat", mass=n.tank_kg)
     if n.tank_kg == 0:
         return _Case("tank", "Bait tank filled", what, boat.rigged.loads)
     if behind:
@@ -326,7 +312,7 @@ def _remount(boat: _Boat) -> _Case:
     on_gunwale = n.remount_share * body.mass_kg
     if on_gunwale > 0:
         alone = alone.plus((on_gunwale, x, y, z))
-    what = _told("{} of the angler on the gunwale, nobody aboard", mass=on_gunwale)
+    what = Said.of("{} of the angler on the gunwale, nobody aboard", mass=on_gunwale)
     return _Case("remount", "Climbing back in", what, alone)
 
 
@@ -334,12 +320,12 @@ def _flooded(boat: _Boat) -> _Case:
     n, rigged = boat.rigged.setup.demands, boat.rigged
     title = "Hull flooded"
     if n.flooded_share == 0:
-        return _Case("flooded", title, _told("no water inside"), rigged.loads)
+        return _Case("flooded", title, Said.of("no water inside"), rigged.loads)
     water = bilge(rigged.floating, n.flooded_share)
     mass = rigged.water_density_kg_m3 * water.volume_m3
     loads = rigged.loads.plus((mass, water.x_m, 0.0, water.z_m))
     running = rigged.water_density_kg_m3 * water.surface_inertia_m4
-    what = _told("{} of the inside full: {} of water", ratio=n.flooded_share, mass=mass)
+    what = Said.of("{} of the inside full: {} of water", ratio=n.flooded_share, mass=mass)
     return _Case("flooded", title, what,
                  replace(loads, free_surface_kg_m=loads.free_surface_kg_m + running))  # fmt: skip
 

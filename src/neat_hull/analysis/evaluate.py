@@ -4,7 +4,8 @@ import numpy as np
 
 from neat_hull.analysis import limits
 from neat_hull.analysis.bands import bands
-from neat_hull.analysis.rigging import Rigged, as_tested, rig, spot
+from neat_hull.analysis.fits import misfit, slide_m
+from neat_hull.analysis.rigging import Rigged, Stowed, as_tested, rig, spot
 from neat_hull.analysis.whereabouts import whereabouts
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.figures import (
@@ -20,7 +21,7 @@ from neat_hull.model.figures import (
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics, strip
 from neat_hull.physics.floating import Rest
-from neat_hull.physics.reach import reach
+from neat_hull.physics.reach import Reach, reach
 from neat_hull.physics.stability import first_zero
 
 CURVE_DEG = np.arange(0.0, 61.0, 5.0)  # past 60° nobody is still sitting in it
@@ -174,26 +175,59 @@ def _strip(rigged: Rigged, state: Rest) -> Strip:
 
 
 def _aboard(rigged: Rigged) -> list[Aboard]:
-    """Things aboard, bow to stern, with how each is come by."""
-    setup, hull = rigged.setup, rigged.floating.hull
+    """Things aboard, bow to stern, each followed by what it holds, with how each is come by."""
     grips = np.array([s.grip_m for s in rigged.stowed]).reshape(-1, 3)
-    found = []
-    for stowed, way in zip(rigged.stowed, reach(rigged.body, grips), strict=True):
-        place = setup.places[stowed.thing_id]
-        leans = way.zone not in ("hand", "out")
-        found.append(
-            Aboard(
-                thing_id=stowed.thing_id,
-                where=whereabouts(hull, setup.seat, place.x_m, place.y_m),
-                base_z_m=stowed.base_z_m,
-                rests=place.z_m is None,
-                centre=stowed.centre_m,
-                tip=stowed.tip_m,
-                zone=way.zone.value,
-                lean_deg=float(np.degrees(way.lean_rad)) if leans else None,
-                pitch_deg=float(np.degrees(way.pitch_rad)) if leans else None,
-                twist_deg=float(np.degrees(way.twist_rad)) if leans else None,
-                short_m=way.short_m,
-            )
-        )
-    return sorted(found, key=lambda a: (-setup.places[a.thing_id].x_m, a.thing_id))
+    ways = reach(rigged.body, grips)
+    rows = {s.thing_id: (s, way) for s, way in zip(rigged.stowed, ways, strict=True)}
+    placing = rigged.placing
+    roots = [s for s in rigged.stowed if placing.holder(s.thing_id) is None]
+    found: list[Aboard] = []
+
+    def add(thing_id: int, where: str, depth: int) -> float:
+        """Append a thing and all it holds; return what they weigh."""
+        place_in_list = len(found)
+        found.append(_one_aboard(rigged, *rows[thing_id], where, depth))
+        held = sum(add(one, where, depth + 1) for one in placing.held_by(thing_id))
+        carries = rigged.setup.things[thing_id].mass_now_kg + held
+        if held:
+            found[place_in_list] = found[place_in_list].model_copy(update={"carries_kg": carries})
+        return carries
+
+    for root in sorted(roots, key=lambda s: (-s.stand.x_m, s.thing_id)):
+        stand = root.stand
+        where = "On you" if stand.on_body else whereabouts(
+            rigged.floating.hull, rigged.setup.seat, stand.x_m, stand.y_m
+        )  # fmt: skip
+        add(root.thing_id, where, 0)
+    return found
+
+
+def _one_aboard(rigged: Rigged, stowed: Stowed, way: Reach, where: str, depth: int) -> Aboard:
+    stand, thing = stowed.stand, rigged.setup.things[stowed.thing_id]
+    worn, frame = stand.on_body, rigged.placing.frame_of(stowed.thing_id)
+    leans = way.zone not in ("hand", "out") and not worn
+    return Aboard(
+        thing_id=stowed.thing_id,
+        where=where,
+        x_m=stand.x_m,
+        y_m=stand.y_m,
+        base_z_m=stand.base_z_m,
+        turn_deg=stand.turn_deg,
+        tilt_deg=stand.tilt_deg,
+        rests=rigged.setup.places[stowed.thing_id].z_m is None,
+        depth=depth,
+        held_by=rigged.placing.holder(stowed.thing_id),
+        carries_kg=thing.mass_now_kg,
+        out_first=rigged.placing.out_first(stowed.thing_id),
+        misfit=misfit(rigged.placing, stowed.thing_id),
+        centre=stowed.centre_m,
+        tip=stowed.tip_m,
+        reel=stand.at(thing.reel_at_m) if thing.reel != "none" else None,
+        frame=(frame.x_m, frame.y_m, frame.turn_deg),
+        slide_m=slide_m(rigged.placing, stowed.thing_id),
+        zone="hand" if worn else way.zone.value,
+        lean_deg=float(np.degrees(way.lean_rad)) if leans else None,
+        pitch_deg=float(np.degrees(way.pitch_rad)) if leans else None,
+        twist_deg=float(np.degrees(way.twist_rad)) if leans else None,
+        short_m=0.0 if worn else way.short_m,
+    )

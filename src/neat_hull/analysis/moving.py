@@ -2,9 +2,11 @@
 
 from dataclasses import dataclass
 
-from neat_hull.analysis.rigging import floating_hull
+from neat_hull.analysis.placing import Stand
+from neat_hull.analysis.rigging import floating_hull, rig
 from neat_hull.analysis.whereabouts import whereabouts
 from neat_hull.model.boat import Boat
+from neat_hull.model.nesting import held_by
 from neat_hull.model.setup import Place, SeatPlace, Setup
 from neat_hull.physics.hull import Hull
 
@@ -24,24 +26,53 @@ def move_to(setup: Setup, boat: Boat, seat: SeatPlace) -> Moved:
 
     At the bow and foredeck things keep their distance from the bow, at the stern and in a well
     behind the seat from the stern, all others from the seat; heights that were typed move with
-    the deck under them.
+    the deck under them. What stands on a thing, the seat or the body stays there; what is on a
+    fitting or in a well goes to the one of that name, or else where it would on the bare deck.
     """
-    old, new = floating_hull(setup.boat).hull, floating_hull(boat).hull
+    rigged = rig(setup)
+    old, new = rigged.floating.hull, floating_hull(boat).hull
+    names = {"fitting": {f.name for f in boat.fittings}, "well": {w.name for w in boat.wells}}
     places: dict[int, Place] = {}
-    ashore: list[int] = []
-    for thing_id, place in setup.places.items():
-        where = whereabouts(old, setup.seat, place.x_m, place.y_m)
-        x = place.x_m + _shift(where, old, new, setup.seat, seat, place.x_m)
-        moved = place.model_copy(update={"x_m": round(x, 4)})
-        if place.z_m is not None:
-            rise = new.support_z_m(x, place.y_m) - old.support_z_m(place.x_m, place.y_m)
-            moved = moved.model_copy(update={"z_m": round(max(0.0, place.z_m + rise), 4)})
-        if _fits(new, x, place.y_m):
-            places[thing_id] = moved
+    ashore: set[int] = set()
+    for stowed in rigged.stowed:
+        thing_id = stowed.thing_id
+        place = setup.places[thing_id]
+        on = place.on
+        if on is not None and (on.kind in ("thing", "seat", "body") or on.name in names[on.kind]):
+            places[thing_id] = place
+            continue
+        carried = _carried(setup, stowed.stand, place, old, new, seat)
+        if _fits(new, carried.x_m, carried.y_m):
+            places[thing_id] = carried
         else:
-            ashore.append(thing_id)
-    update = {"boat": boat, "seat": seat, "places": places}
-    return Moved(setup.model_copy(update=update), ashore)
+            ashore |= {thing_id, *held_by(setup, thing_id)}
+    kept = {thing_id: place for thing_id, place in places.items() if thing_id not in ashore}
+    update = {"boat": boat, "seat": seat, "places": kept}
+    return Moved(setup.model_copy(update=update), sorted(ashore))
+
+
+def _carried(
+    setup: Setup, stand: Stand, place: Place, old: Hull, new: Hull, seat: SeatPlace
+) -> Place:
+    """The place on the other's bare deck."""
+    where = whereabouts(old, setup.seat, stand.x_m, stand.y_m)
+    x = stand.x_m + _shift(where, old, new, setup.seat, seat, stand.x_m)
+    z = None
+    rests = place.z_m is None and (place.on is None or place.on.kind == "well")
+    if not rests:
+        rise = new.support_z_m(x, stand.y_m) - old.support_z_m(stand.x_m, stand.y_m)
+        z = round(max(0.0, stand.base_z_m + rise), 4)
+    return place.model_copy(
+        update={
+            "x_m": round(x, 4),
+            "y_m": round(stand.y_m, 4),
+            "z_m": z,
+            "turn_deg": stand.turn_deg,
+            "tilt_deg": stand.tilt_deg,
+            "on": None,
+            "bury_m": 0.0,
+        }
+    )
 
 
 def _shift(

@@ -6,12 +6,13 @@ from functools import lru_cache
 
 import numpy as np
 
+from neat_hull.analysis.placing import Placing, Stand, footprint_m
 from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, OffsetStation, TapeMeasures, WellBox
 from neat_hull.model.calibration import LiftTest
 from neat_hull.model.figures import Spot
-from neat_hull.model.setup import Place, SeatPlace, Setup
+from neat_hull.model.setup import SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics.arrays import Array
@@ -26,8 +27,9 @@ from neat_hull.physics.tape import Tape, stations_from_tape
 # Bare plastic hulls balance a little aft of the middle, with more material low down than high.
 TYPICAL_LCG_SHARE, TYPICAL_VCG_SHARE = 0.48, 0.45
 
-# A rod with its reel balances and is gripped near the butt; shares of its length.
+# A rod with its reel balances and is gripped near the butt, a pole in the middle; shares of length.
 ROD_BALANCE, ROD_GRIP = 0.27, 0.12
+POLE_BALANCE = 0.5
 
 
 @dataclass(frozen=True, eq=False)
@@ -35,7 +37,7 @@ class Stowed:
     """One thing aboard, in boat coordinates (m): ends along x, centre, grip, and tip of a rod."""
 
     thing_id: int
-    base_z_m: float
+    stand: Stand
     centre_m: Spot
     grip_m: Spot
     tip_m: Spot | None
@@ -51,13 +53,20 @@ class Rigged:
     floating: FloatingHull
     body: Body
     hull_at_m: Array
+    placing: Placing
     stowed: tuple[Stowed, ...]
     loads: Loads
 
     def loads_with(self, body: Body, aside_m: float = 0.0) -> Loads:
-        """The loads with the angler in another posture, moved to port by `aside_m`."""
-        at = self.loads.at_m.copy()
-        at[1] = body.centre_m + np.array([0.0, aside_m, 0.0])
+        """The loads with the angler in another posture, moved to port by `aside_m`.
+
+        What is worn goes along with the trunk.
+        """
+        at, aside = self.loads.at_m.copy(), np.array([0.0, aside_m, 0.0])
+        at[1] = body.centre_m + aside
+        worn = [i for i, one in enumerate(self.stowed, start=2) if one.stand.on_body]
+        if worn:
+            at[worn] += body.trunk_middle_m - self.body.trunk_middle_m + aside
         return replace(self.loads, at_m=at)
 
     @property
@@ -89,13 +98,14 @@ def rig(setup: Setup) -> Rigged:
     floating = floating_hull(setup.boat)
     hull = floating.hull
     body = seated_body(setup, hull.length_m)
+    placing = Placing(setup, hull, body)
     stowed = tuple(
-        _stow(hull, thing_id, setup.things[thing_id], place)
-        for thing_id, place in sorted(setup.places.items())
+        _stow(thing_id, setup.things[thing_id], stand)
+        for thing_id, stand in placing.stands().items()
     )
     hull_at = hull_centre_m(setup.boat)
     loads = _loads(setup, hull_at, body, stowed)
-    return Rigged(setup, floating, body, hull_at, stowed, loads)
+    return Rigged(setup, floating, body, hull_at, placing, stowed, loads)
 
 
 def as_tested(boat: Boat) -> Boat:
@@ -133,16 +143,16 @@ def _loads(setup: Setup, hull_at: Array, body: Body, stowed: tuple[Stowed, ...])
             + [(f.x_m, f.y_m, f.z_m) for f in lost]
         ),
         free_surface_kg_m=sum(
-            _surface_kg_m(thing, setup.places[s.thing_id])
+            _surface_kg_m(thing, s.stand)
             for thing, s in zip(things, stowed, strict=True)
             if thing.sloshes
         ),
     )
 
 
-def _surface_kg_m(thing: Thing, place: Place) -> float:
+def _surface_kg_m(thing: Thing, stand: Stand) -> float:
     """ρi of the liquid in a box turned on the deck; as water, which most of it is."""
-    turn = math.radians(place.turn_deg)
+    turn = math.radians(stand.turn_deg)
     along = box_surface_inertia_m4(thing.length_m, thing.width_m) * math.cos(turn) ** 2
     across = box_surface_inertia_m4(thing.width_m, thing.length_m) * math.sin(turn) ** 2
     return WATER_DENSITY_KG_M3["fresh"] * (along + across)
@@ -271,22 +281,17 @@ def spot(point_m: Array) -> Spot:
     return x, y, z
 
 
-def _stow(hull: Hull, thing_id: int, thing: Thing, place: Place) -> Stowed:
-    x, y = place.x_m, place.y_m
-    base = place.z_m if place.z_m is not None else hull.support_z_m(x, y)
-    turn, tilt = math.radians(place.turn_deg), math.radians(place.tilt_deg)
-    if thing.shape == "rod":
-        flat = math.cos(tilt)
-        along = (math.cos(turn) * flat, math.sin(turn) * flat, math.sin(tilt))
-
-        def at(share: float) -> Spot:
-            out = share * thing.length_m
-            return x + out * along[0], y + out * along[1], base + out * along[2]
-
-        balance = ROD_BALANCE + thing.offset_x_m / thing.length_m
-        aft, fwd = sorted((x, at(2 * balance)[0]))
-        return Stowed(thing_id, base, at(balance), at(ROD_GRIP), at(1.0), aft, fwd)
-    half = 0.5 * (abs(thing.length_m * math.cos(turn)) + abs(thing.width_m * math.sin(turn)))
+def _stow(thing_id: int, thing: Thing, stand: Stand) -> Stowed:
+    if thing.long:
+        balance = ROD_BALANCE if thing.shape == "rod" else POLE_BALANCE
+        balance_m = balance * thing.length_m + thing.offset_x_m
+        grip_m = (ROD_GRIP if thing.shape == "rod" else POLE_BALANCE) * thing.length_m
+        aft, fwd = sorted((stand.x_m, stand.at(2 * balance_m)[0]))
+        return Stowed(thing_id, stand, stand.at(balance_m), stand.at(grip_m),
+                      stand.at(thing.length_m), aft, fwd)  # fmt: skip
+    x, y, base = stand.x_m, stand.y_m, stand.base_z_m
+    turn = math.radians(stand.turn_deg)
+    half = footprint_m(thing, stand.turn_deg)[0] / 2
     forth, aside = thing.offset_x_m, thing.offset_y_m
     centre = (
         x + forth * math.cos(turn) - aside * math.sin(turn),
@@ -294,4 +299,4 @@ def _stow(hull: Hull, thing_id: int, thing: Thing, place: Place) -> Stowed:
         base + 0.5 * thing.height_m + thing.offset_z_m,
     )
     top = (x, y, base + thing.height_m)
-    return Stowed(thing_id, base, centre, top, None, x - half, x + half)
+    return Stowed(thing_id, stand, centre, top, None, x - half, x + half)

@@ -88,13 +88,13 @@ def export_gear(setup_id: SetupId, db: Db) -> Response:
 @router.post("/setups/{setup_id}/gear/preview")
 def preview_gear(setup_id: SetupId, body: Table, db: Db) -> list[ImportRow]:
     """What taking a table in would do; nothing is changed."""
-    return _plan(load_setup(db, setup_id).setup.things, body.text)[0]
+    return plan_table(load_setup(db, setup_id).setup.things, body.text)[0]
 
 
 @router.post("/setups/{setup_id}/gear/import")
 def import_gear(setup_id: SetupId, body: TableImport, db: Db) -> SetupState:
     """Take a table in as one step; refused while a line is bad, unless the good ones will do."""
-    rows, changes = _plan(load_setup(db, setup_id).setup.things, body.text)
+    rows, changes = plan_table(load_setup(db, setup_id).setup.things, body.text)
     bad = [row for row in rows if row.does == "bad"]
     if bad and not body.take_good:
         raise InputError(f"line {bad[0].line}", None, bad[0].why)
@@ -108,7 +108,7 @@ def import_gear(setup_id: SetupId, body: TableImport, db: Db) -> SetupState:
     return apply_step(db, setup_id, body.revision, f"Import {len(step)} things", step, "text")
 
 
-def _plan(
+def plan_table(
     known: dict[int, Thing], text: str
 ) -> tuple[list[ImportRow], list[tuple[int | None, Thing]]]:
     """What each line does, and the things to write. A thing of the same name is changed."""

@@ -8,17 +8,22 @@ from pydantic import Field
 from starlette.responses import Response
 
 from neat_hull.analysis.afloat import sheet
+from neat_hull.analysis.between import between
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import Figure, explain
+from neat_hull.analysis.fits import targets
+from neat_hull.analysis.rigging import rig
 from neat_hull.analysis.starting import FirstMeasures, starting_setup
-from neat_hull.api.state import Db, SetupCache, SetupId, SetupState, draw, state_of
-from neat_hull.errors import InputError
+from neat_hull.api.state import Db, SetupCache, SetupId, SetupState, ThingId, draw, state_of
+from neat_hull.errors import InputError, NotFoundError
 from neat_hull.model.afloat import Sheet
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.figures import Answer, Drawing, Figures, How
+from neat_hull.model.nesting import held_by, require_nested
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.targets import Between, Target
 from neat_hull.model.water import Water
 from neat_hull.store import history
 from neat_hull.store.connect import transaction
@@ -34,14 +39,17 @@ class Seen(Model):
 
 
 class TrialPlace(Model):
-    """A thing put somewhere for a trial; no place takes it ashore."""
+    """A thing put somewhere; no place takes it ashore, with all it holds."""
 
     thing_id: int
     place: Place | None
 
 
 class Trial(Model):
-    """What a preview changes; everything left out stays as kept."""
+    """What a preview changes; everything left out stays as kept.
+
+    What goes ashore takes along all it holds.
+    """
 
     places: list[TrialPlace] = Field(default=[], max_length=1000)
     boat: Boat | None = None
@@ -58,6 +66,8 @@ class Trial(Model):
                 raise InputError("places", one.thing_id, f"there is no thing {one.thing_id}")
             if one.place is None:
                 places.pop(one.thing_id, None)
+                for held in held_by(kept, one.thing_id):
+                    places.pop(held, None)
             else:
                 places[one.thing_id] = one.place
         changed = {
@@ -65,7 +75,9 @@ class Trial(Model):
             for name in ("boat", "angler", "seat", "water", "demands")
             if getattr(self, name) is not None
         }
-        return kept.model_copy(update={"places": places, **changed})
+        tried = kept.model_copy(update={"places": places, **changed})
+        require_nested(tried)
+        return tried
 
 
 class Preview(Answer):
@@ -112,6 +124,26 @@ def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Respons
 def how(setup_id: SetupId, figure: Figure, db: Db) -> How:
     """How a figure was computed."""
     return explain(load_setup(db, setup_id).setup, figure)
+
+
+@router.get("/{setup_id}/targets/{thing_id}")
+def thing_targets(setup_id: SetupId, thing_id: ThingId, db: Db, request: Request) -> list[Target]:
+    """What a thing could be put on, and why not where it could not; changes nothing."""
+    cache: SetupCache = request.app.state.cache
+    setup = cache.load(db, setup_id).setup
+    if thing_id not in setup.things:
+        raise NotFoundError(f"there is no thing {thing_id}")
+    return targets(rig(setup).placing, thing_id)
+
+
+@router.get("/{setup_id}/between/{thing_id}/{other_id}")
+def measure_between(setup_id: SetupId, thing_id: ThingId, other_id: ThingId, db: Db) -> Between:
+    """How far two things aboard are from each other."""
+    setup = load_setup(db, setup_id).setup
+    for one in (thing_id, other_id):
+        if one not in setup.places:
+            raise NotFoundError(f"thing {one} is not aboard")
+    return between(rig(setup), thing_id, other_id)
 
 
 @router.post("/{setup_id}/afloat")

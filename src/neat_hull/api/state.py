@@ -15,7 +15,7 @@ from neat_hull.analysis.evaluate import evaluate
 from neat_hull.model.figures import Drawing, Figures
 from neat_hull.model.setup import Setup
 from neat_hull.store.connect import connect
-from neat_hull.store.setups import StoredSetup, load_setup, ticks
+from neat_hull.store.setups import Elsewhere, StoredSetup, load_setup, ticks
 
 # Ids as SQLite can hold them; anything larger is refused at the door.
 SetupId = Annotated[int, PathParam(ge=1, le=2**62)]
@@ -23,7 +23,10 @@ ThingId = Annotated[int, PathParam(ge=1, le=2**62)]
 
 
 class SetupState(BaseModel):
-    """A setup as kept at `revision`, with everything computed from it."""
+    """A setup as kept at `revision`, with everything computed from it.
+
+    elsewhere are things that another setup of the same day has aboard as well.
+    """
 
     setup_id: int
     revision: int
@@ -33,6 +36,7 @@ class SetupState(BaseModel):
     setup: Setup
     figures: Figures
     drawing: Drawing
+    elsewhere: list[Elsewhere]
 
 
 def open_db(request: Request) -> Iterator[Connection]:
@@ -75,6 +79,7 @@ def state_of(stored: StoredSetup, figures: Figures | None = None) -> SetupState:
         setup=stored.setup,
         figures=figures or evaluate(stored.setup),
         drawing=draw(stored.setup),
+        elsewhere=stored.elsewhere,
     )
 
 

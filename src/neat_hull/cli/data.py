@@ -1,15 +1,25 @@
 """What the commands do with a data file: setups in and out, and copies of the whole."""
 
+import re
 import sqlite3
 from contextlib import closing
 from pathlib import Path
+from sqlite3 import Connection
 
+from neat_hull.analysis.calibration import refit
 from neat_hull.analysis.evaluate import require_afloat
+from neat_hull.api.changes import write_step
+from neat_hull.api.gear import plan_table
 from neat_hull.errors import InputError, NeatHullError, StoreError
-from neat_hull.files.setup_file import read_setup_file, write_setup
+from neat_hull.files.offsets import read_offsets
+from neat_hull.files.setup_file import MOST_BYTES, read_setup_file, write_setup
+from neat_hull.model.thing import Thing
 from neat_hull.store.connect import connect, open_store, transaction
+from neat_hull.store.history import Change
 from neat_hull.store.imports import import_setup
-from neat_hull.store.setups import load_setup
+from neat_hull.store.rows import SQL as ROWS
+from neat_hull.store.rows import put_row, read_row
+from neat_hull.store.setups import load_setup, next_thing_id, tick
 
 
 def export_setup(data: Path, setup_id: int, to: Path) -> None:
@@ -24,20 +34,78 @@ def export_setup(data: Path, setup_id: int, to: Path) -> None:
         raise InputError("", str(to), f"cannot be written: {error.strerror}") from error
 
 
-def import_setups(data: Path, files: list[Path]) -> list[tuple[Path, int | NeatHullError]]:
-    """Take files in, all or none: on the first bad one nothing is kept, and only it is told."""
-    done: list[tuple[Path, int | NeatHullError]] = []
+def import_files(
+    data: Path, files: list[Path], onto: int | None, take_good: bool
+) -> list[tuple[Path, str | NeatHullError]]:
+    """Take files in, all or none: on the first bad one nothing is kept, and only it is told.
+
+    JSON is a setup; a table with a column of weights is gear, one of x, y and z the lines of the
+    boat of setup `onto`. Says of each file what was done.
+    """
+    done: list[tuple[Path, str | NeatHullError]] = []
     file = data
     try:
         open_store(data)
         with closing(connect(data)) as db, transaction(db):
             for file in files:
-                setup = read_setup_file(file)
-                require_afloat(setup)
-                done.append((file, import_setup(db, setup)))
+                if file.suffix.lower() != ".csv":
+                    setup = read_setup_file(file)
+                    require_afloat(setup)
+                    done.append((file, f"setup {import_setup(db, setup)}"))
+                elif _is_offsets(text := _text(file)):
+                    done.append((file, _import_offsets(db, text, onto)))
+                else:
+                    done.append((file, _import_gear(db, text, take_good)))
     except NeatHullError as error:
         return [(file, error)]
     return done
+
+
+def _text(file: Path) -> str:
+    try:
+        if file.stat().st_size > MOST_BYTES:
+            raise InputError("", str(file), f"is larger than {MOST_BYTES // 2**20} MB")
+        return file.read_text(encoding="utf-8-sig")
+    except OSError as error:
+        raise InputError("", str(file), f"cannot be read: {error.strerror}") from error
+    except UnicodeDecodeError as error:
+        raise InputError("", str(file), "is not text in UTF-8") from error
+
+
+def _is_offsets(text: str) -> bool:
+    head = re.split(r"[,;\t]", text.split("\n", 1)[0].strip().lower())
+    return {cell.strip().partition("_")[0] for cell in head} >= {"x", "y", "z"}
+
+
+def _import_gear(db: Connection, text: str, take_good: bool) -> str:
+    """Add what is new to the pile; nothing that is there is changed."""
+    known = {
+        row["id"]: Thing.model_validate(read_row("thing", row))
+        for row in db.execute(ROWS["all_things"])
+    }
+    rows, changes = plan_table(known, text)
+    for row in rows:
+        if row.does in ("bad", "changes") and not take_good:
+            why = row.why if row.does == "bad" else f"{row.name} is there with another {row.why}"
+            raise InputError(f"line {row.line}", row.name, f"{why} (--take-good leaves it out)")
+    new = [thing for thing_id, thing in changes if thing_id is None]
+    first = next_thing_id(db)
+    for thing_id, thing in enumerate(new, start=first):
+        put_row(db, 0, "thing", thing_id, thing.model_dump())
+    tick(db)
+    same = sum(row.does == "same" for row in rows)
+    return f"{len(new)} things new, {same} there already, {len(rows) - len(new) - same} left out"
+
+
+def _import_offsets(db: Connection, text: str, onto: int | None) -> str:
+    """Give a boat new lines, as a step that can be undone."""
+    if onto is None:
+        raise InputError("", None, "these are lines of a hull; name a setup of that boat: --onto")
+    stored = load_setup(db, onto)
+    boat = stored.setup.boat.model_copy(update={"offsets": read_offsets(text)})
+    step = [Change("boat", stored.boat_id, refit(boat).model_dump())]
+    write_step(db, onto, stored.revision, "Import the lines", step, "offsets")
+    return f"lines of {boat.name}"
 
 
 def back_up(data: Path, to: Path) -> None:

@@ -130,16 +130,22 @@ def export_(
 
 @app.command(name="import")
 def import_(
-    files: Annotated[list[Path], typer.Argument(help="Setup files, JSON.")],
+    files: Annotated[list[Path], typer.Argument(help="Setups (JSON), gear or hull lines (CSV).")],
+    onto: Annotated[
+        int | None, typer.Option(min=1, help="A setup of the boat that hull lines are for.")
+    ] = None,
+    take_good: Annotated[
+        bool, typer.Option(help="Leave out lines of a table that cannot be taken.")
+    ] = False,
     data: _Data = _DATA,
 ) -> None:
-    """Take setup files into the data file, each as a new setup; all or none."""
-    from neat_hull.cli.data import import_setups
+    """Take files into the data file, all or none; nothing that is there is overwritten."""
+    from neat_hull.cli.data import import_files
 
-    for file, outcome in import_setups(data, files):
+    for file, outcome in import_files(data, files, onto, take_good):
         if isinstance(outcome, NeatHullError):
             _refuse(str(file), outcome)
-        typer.echo(f"{file}: setup {outcome}")
+        typer.echo(f"{file}: {outcome}")
 
 
 @app.command()

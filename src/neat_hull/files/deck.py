@@ -3,7 +3,7 @@
 import math
 from dataclasses import dataclass
 
-from neat_hull.model.figures import Figures
+from neat_hull.model.figures import Aboard, Figures
 from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 
@@ -32,20 +32,17 @@ class Numbered:
 def numbered(setup: Setup, figures: Figures) -> list[Numbered]:
     """Everything aboard in the order that the list on the bench has."""
     return [
-        _one(i, setup.things[row.thing_id], setup, row.thing_id, row.base_z_m)
-        for i, row in enumerate(figures.aboard, start=1)
+        _one(i, setup.things[row.thing_id], row) for i, row in enumerate(figures.aboard, start=1)
     ]
 
 
-def _one(number: int, thing: Thing, setup: Setup, thing_id: int, base_z_m: float) -> Numbered:
-    place = setup.places[thing_id]
-    x, y = place.x_m, place.y_m
-    turn, tilt = math.radians(place.turn_deg), math.radians(place.tilt_deg)
-    if thing.shape == "rod":
-        flat = thing.length_m * math.cos(tilt)
-        tip = (x + flat * math.cos(turn), y + flat * math.sin(turn))
-        top = (tip[0], base_z_m + thing.length_m * math.sin(tilt))
-        return Numbered(number, thing, x, y, base_z_m, [(x, y), tip], [(x, base_z_m), top])
+def _one(number: int, thing: Thing, row: Aboard) -> Numbered:
+    x, y, base_z_m = row.x_m, row.y_m, row.base_z_m
+    if row.tip is not None:
+        tip = row.tip
+        plan, side = [(x, y), tip[:2]], [(x, base_z_m), (tip[0], tip[2])]
+        return Numbered(number, thing, x, y, base_z_m, plan, side)
+    turn = math.radians(row.turn_deg)
     half, wide = thing.length_m / 2, thing.width_m / 2
     corners = [(half, wide), (half, -wide), (-half, -wide), (-half, wide)]
     plan = [

@@ -47,7 +47,7 @@ def deck_svg(setup: Setup, drawing: Drawing, figures: Figures) -> str:
         ends = [(one.x_m + d * max(one.length_m, 0.03) / 2, one.y_m) for d in (1, -1)]
         parts.append(path(ends, "fitting", one.name, closed=False))
     for thing in things:
-        rod = thing.thing.shape == "rod"
+        rod = thing.thing.long
         parts.append(path(thing.plan, "rod" if rod else "thing", thing.thing.name, closed=not rod))
         x, y = at(*thing.middle)
         parts.append(f'<text x="{x:.1f}" y="{y + 11:.1f}">{thing.number}</text>')

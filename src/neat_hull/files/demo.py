@@ -29,7 +29,7 @@ def demo_setups() -> list[Setup]:
             water=row["water"],
             seat=seat,
             things=things,
-            places={ids[thing]: _place(place) for thing, place in row["places"].items()},
+            places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},
         )
 
     return [setup(row["name"], row, boat, seat) for row in raw["setups"]] + [
@@ -42,5 +42,8 @@ def _boat(row: Any) -> Boat:
     return Boat.model_validate({"hull_lcg_m": None, "hull_vcg_m": None} | row)
 
 
-def _place(row: Any) -> Place:
+def _place(row: Any, ids: dict[str, int]) -> Place:
+    on = row.get("on")
+    if on is not None and on["kind"] == "thing":
+        row["on"] = {"kind": "thing", "thing": ids[on["name"]], "spot": on["spot"]}
     return Place.model_validate({"z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0} | row)

@@ -18,10 +18,12 @@ from neat_hull.model.thing import Thing
 
 _UNITS: dict[str, dict[str, float]] = {
     "mass": MASS_KG, "empty": MASS_KG, "length": LENGTH_M, "width": LENGTH_M, "height": LENGTH_M,
-    "offset_x": LENGTH_M, "offset_y": LENGTH_M, "offset_z": LENGTH_M,
+    "offset_x": LENGTH_M, "offset_y": LENGTH_M, "offset_z": LENGTH_M, "butt": LENGTH_M,
+    "inner_length": LENGTH_M, "inner_width": LENGTH_M, "inner_height": LENGTH_M,
 }  # fmt: skip
 _SI = {"mass": "mass_kg", "empty": "empty_kg"}
-_TEXT = ("name", "shape", "evidence", "kind", "weighed_on", "use", "fixed", "notes")
+_TEXT = ("name", "shape", "evidence", "kind", "weighed_on", "use", "fixed", "notes",
+         "reel", "opens")  # fmt: skip
 _FLAGS = ("leashed", "floats", "wants_dry", "worn", "bought", "sloshes")
 _NUMBERS = ("filled", "price")
 _YES, _NO = {"yes", "y", "true", "1", "x"}, {"no", "n", "false", "0", ""}
@@ -31,7 +33,8 @@ MOST_ROWS = 2000
 COLUMNS = (
     "name", "kind", "mass_kg", "evidence", "weighed_on", "empty_kg", "filled", "shape", "length_m",
     "width_m", "height_m", "offset_x_m", "offset_y_m", "offset_z_m", "use", "fixed", "leashed",
-    "floats", "wants_dry", "worn", "sloshes", "price", "bought", "notes",
+    "floats", "wants_dry", "worn", "sloshes", "price", "bought", "butt_m", "reel",
+    "inner_length_m", "inner_width_m", "inner_height_m", "opens", "notes",
 )  # fmt: skip
 
 

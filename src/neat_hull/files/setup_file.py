@@ -14,7 +14,8 @@ from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.base import Model, input_errors
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.nesting import require_nested
+from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 
@@ -46,6 +47,9 @@ class SetupFile(Model):
     angler: Angler
     seat: SeatPlace
     demands: DemandNumbers = DemandNumbers()
+    day: Day | None = None
+    water_temp_c: float | None = Field(default=None, ge=-2, le=40)
+    posture: Posture = "sits"
     gear: list[FileThing] = Field(max_length=2000)
     placements: list[FilePlacement] = Field(max_length=2000)
 
@@ -62,6 +66,9 @@ def write_setup(setup: Setup) -> str:
         angler=setup.angler,
         seat=setup.seat,
         demands=setup.demands,
+        day=setup.day,
+        water_temp_c=setup.water_temp_c,
+        posture=setup.posture,
         gear=[FileThing(id=i, **setup.things[i].model_dump()) for i in aboard],
         placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
     )
@@ -89,7 +96,7 @@ def read_setup(data: bytes) -> Setup:
         wrong.append(InputError("placements", None, "a thing cannot be in two places"))
     if wrong:
         raise InputErrors(wrong)
-    return Setup(
+    setup = Setup(
         name=file.name,
         boat=file.boat,
         angler=file.angler,
@@ -101,7 +108,12 @@ def read_setup(data: bytes) -> Setup:
             for one in file.placements
         },
         demands=file.demands,
+        day=file.day,
+        water_temp_c=file.water_temp_c,
+        posture=file.posture,
     )
+    require_nested(setup)
+    return setup
 
 
 def read_setup_file(path: Path) -> Setup:

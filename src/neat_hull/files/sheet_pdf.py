@@ -110,7 +110,7 @@ class _Page:
             water = [(stern, figures.afloat.draft_aft_m), (bow, figures.afloat.draft_fwd_m)]
             self._path(side(water), 0.8, closed=False)
         for one in things:
-            rod = one.thing.shape == "rod"
+            rod = one.thing.long
             self._path(plan(one.plan), 0.9, closed=not rod)
             self._path(side(one.side), 0.6, closed=not rod)
             (x, y) = plan([one.middle])[0]

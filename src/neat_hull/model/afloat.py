@@ -2,14 +2,7 @@
 
 from typing import Literal
 
-from neat_hull.model.figures import Answer, HowKind, Verdict
-
-
-class Amount(Answer):
-    """A quantity inside words, SI; angles in degrees."""
-
-    kind: HowKind
-    value: float
+from neat_hull.model.figures import Amount, Answer, HowKind, Verdict
 
 
 class Demand(Answer):

@@ -58,6 +58,8 @@ class Fitting(Model):
     """Something the boat has: by its middle; length along the boat, for tracks and the like.
 
     lost_m3 is the volume it takes out of the hull under water: a scupper tube, a drive well.
+    width_m is the breadth of a hatch's mouth, depth_m how deep a tube or hatch goes, both 0 where
+    not known. A tube points to bearing_deg, from the bow toward port, at elevation_deg off level.
     """
 
     kind: FittingKind
@@ -67,6 +69,10 @@ class Fitting(Model):
     z_m: float = Field(ge=-0.3, le=1.5)
     length_m: float = Field(default=0.0, ge=0, le=6)
     lost_m3: float = Field(default=0.0, ge=0, le=0.2)
+    width_m: float = Field(default=0.0, ge=0, le=2)
+    depth_m: float = Field(default=0.0, ge=0, le=2)
+    bearing_deg: float = Field(default=0.0, ge=-360, le=360)
+    elevation_deg: float = Field(default=70.0, ge=0, le=90)
 
 
 class WellBox(Model):

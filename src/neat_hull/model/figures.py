@@ -93,13 +93,53 @@ class Strip(Answer):
     lift_kg_per_m: list[float]
 
 
+class Amount(Answer):
+    """A quantity inside words, SI; angles in degrees."""
+
+    kind: HowKind
+    value: float
+
+
+class Said(Answer):
+    """Words with a {} for each of the amounts, so that a screen can show them in its units."""
+
+    text: str
+    amounts: list[Amount] = []
+
+    @classmethod
+    def of(cls, text: str, **amounts: float) -> "Said":
+        """Words and amounts, each named by its kind, in the order of the words."""
+        return cls(text=text, amounts=[
+            Amount.model_validate({"kind": kind, "value": value})
+            for kind, value in amounts.items()
+        ])  # fmt: skip
+
+
 class Aboard(Answer):
-    """One thing aboard: resolved height, where it weighs, and how it is come by from the seat."""
+    """One thing aboard, where it ends up, where it weighs, and how it is come by from the seat.
+
+    x_m, y_m, base_z_m, turn_deg and tilt_deg as a place on the bare deck. `depth` counts the things
+    it stands on or in, `held_by` is the nearest, carries_kg its weight with all it holds. misfit
+    says why it does not belong where it is. out_first are the things that lie over it. frame is x,
+    y and turn in degrees of what its place is counted from, slide_m how far it may go from there.
+    """
 
     thing_id: int
     where: str
+    x_m: float
+    y_m: float
     base_z_m: float
+    turn_deg: float
+    tilt_deg: float
     rests: bool
+    depth: int
+    held_by: int | None
+    carries_kg: float
+    out_first: list[int]
+    misfit: Said | None
+    reel: Spot | None
+    frame: Spot
+    slide_m: tuple[float, float] | None
     centre: Spot
     tip: Spot | None
     zone: ReachZone

@@ -1,5 +1,7 @@
 """A setup: one boat, one angler, one water, and where each thing goes."""
 
+from typing import Annotated, Literal
+
 from pydantic import Field
 
 from neat_hull.model.base import Model
@@ -28,11 +30,28 @@ class SeatPlace(Model):
     brace_z_m: float
 
 
+Day = Annotated[str, Field(pattern=r"^\d{4}-\d{2}-\d{2}$")]
+Posture = Literal["sits", "stands"]
+Spot = Literal["on", "in", "under", "behind"]
+
+
+class On(Model):
+    """What a thing is placed on: a fitting or well by its name, the seat, a thing, the body."""
+
+    kind: Literal["fitting", "well", "seat", "thing", "body"]
+    name: str = Field(default="", max_length=60)
+    thing: int | None = None
+    spot: Spot = "on"
+
+
 class Place(Model):
     """Where a thing is: a box by the middle of its base, a rod by its butt.
 
-    z_m null: it rests on what is under it, a well's floor or the deck. turn_deg is counted from
-    pointing at the bow, toward port; tilt_deg lifts the tip of a rod off level.
+    On the bare deck (`on` null) that is in boat coordinates; otherwise from the middle of what it
+    is on, along that one's own length, width and height, so that it moves with it: see
+    `analysis.placing`. z_m null: it rests on what is under it. turn_deg is counted from pointing
+    at the bow, toward port; tilt_deg lifts the tip of a rod off level. bury_m is how deep a butt
+    sits in its tube. In a container, a smaller `order` comes out first.
     """
 
     x_m: float = Field(ge=-2, le=12)
@@ -40,10 +59,19 @@ class Place(Model):
     z_m: float | None = Field(ge=-1, le=3)
     turn_deg: float = Field(ge=-360, le=360)
     tilt_deg: float = Field(ge=-90, le=90)
+    on: On | None = None
+    bury_m: float = Field(default=0.0, ge=0, le=2)
+    order: int = Field(default=0, ge=-100000, le=100000)
+    locked: bool = False
+    group: int = Field(default=0, ge=0, le=100000)
 
 
 class Setup(Model):
-    """Everything needed to judge a boat: self-contained, in SI units."""
+    """Everything needed to judge a boat: self-contained, in SI units.
+
+    `day` is when it goes out, as an ISO date; null while that is open. posture says whether one
+    means to fish standing too.
+    """
 
     name: str = Field(min_length=1, max_length=80)
     boat: Boat
@@ -53,3 +81,6 @@ class Setup(Model):
     things: dict[int, Thing]
     places: dict[int, Place]
     demands: DemandNumbers = DemandNumbers()
+    day: Day | None = None
+    water_temp_c: float | None = Field(default=None, ge=-2, le=40)
+    posture: Posture = "sits"

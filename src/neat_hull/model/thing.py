@@ -14,12 +14,22 @@ Kind = Literal[
 Use = Literal["each cast", "each fish", "hourly", "once", "ashore", "emergency"]
 Fixed = Literal["track bolt", "ball", "flush tube", "strap", "bungee", "hook-and-loop", "plate",
                 "loose"]  # fmt: skip
-Shape = Literal["box", "rod"]
+Shape = Literal["box", "cylinder", "bag", "rod", "pole"]
+Reel = Literal["none", "under", "over"]
+Opens = Literal["open", "lid", "zip", "roll top"]
 KINDS, USES, FIXINGS = get_args(Kind), get_args(Use), get_args(Fixed)
+
+# From the butt's end to the reel, and how deep it sits in a tube: typical of boat and casting rods.
+BUTT_SHARE, BURY_M = 0.17, 0.20
+SQUEEZE = 0.85  # what a soft bag gives way, of each side, to pass a mouth or a wall
 
 
 class Thing(Model):
-    """A piece of gear. A rod or pole lies along its length from butt to tip; a box stands.
+    """A piece of gear. A rod or pole lies along its length from butt to tip; all else stands.
+
+    A cylinder stands on its end, its length the diameter; a bag gives way a little. The reel hangs
+    under a rod or sits over it, butt_m from the butt's end. A container has an inner size, and
+    `opens` says how one gets in.
 
     mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
     `filled` says how much of the difference is in it. Its weight acts at the middle of its box
@@ -51,6 +61,34 @@ class Thing(Model):
     price: float | None = Field(default=None, ge=0, le=1e6)
     bought: bool = True
     notes: str = Field(default="", max_length=2000)
+    butt_m: float | None = Field(default=None, gt=0, le=2)
+    reel: Reel = "none"
+    inner_length_m: float | None = Field(default=None, gt=0, le=3)
+    inner_width_m: float | None = Field(default=None, gt=0, le=2)
+    inner_height_m: float | None = Field(default=None, gt=0, le=2)
+    opens: Opens = "open"
+
+    @property
+    def long(self) -> bool:
+        """Whether it lies along its length, by its butt."""
+        return self.shape in ("rod", "pole")
+
+    @property
+    def give(self) -> float:
+        """The share of its sides that a mouth must let through."""
+        return SQUEEZE if self.shape == "bag" else 1.0
+
+    @property
+    def inner_m(self) -> tuple[float, float, float] | None:
+        """Inner length, width and height, where it is a container; None otherwise."""
+        if self.inner_length_m is None or self.inner_width_m is None or self.inner_height_m is None:
+            return None
+        return self.inner_length_m, self.inner_width_m, self.inner_height_m
+
+    @property
+    def reel_at_m(self) -> float:
+        """From the butt's end to the reel."""
+        return min(self.butt_m or BUTT_SHARE * self.length_m, self.length_m)
 
     @property
     def mass_now_kg(self) -> float:

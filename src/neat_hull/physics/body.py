@@ -105,6 +105,13 @@ class Body:
         return centre
 
     @property
+    def trunk_middle_m(self) -> Array:
+        """(3,) m: half way from hip to neck; what is worn rides on it."""
+        trunk = next(s for s in self.segments if s.name == "trunk")
+        middle: Array = (trunk.upper_m + trunk.far_m) / 2
+        return middle
+
+    @property
     def grip_reach_m(self) -> float:
         """Shoulder to closed hand with a straight arm, in m."""
         return GRIP_REACH * self.stature_m

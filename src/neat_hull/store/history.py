@@ -43,14 +43,20 @@ class _Done:
 def change(db: Connection, setup_id: int, seen: int, label: str, changes: list[Change]) -> None:
     """Write changes as one step, based on revision `seen`; steps undone before it are forgotten.
 
+    What changes nothing is no step.
+
     Raises NotFoundError, ConflictError if the setup moved on, InputError from `drop_row`.
     """
     done = _require_current(db, setup_id, seen)
     written = []
     for one in changes:
         before = get_row(db, setup_id, one.kind, one.key)
+        if before == (None if one.after is None else filled(one.kind, one.after)):
+            continue
         _write(db, setup_id, one.kind, one.key, one.after)
         written.append(_Done(one.kind, one.key, before, one.after))
+    if not written:
+        return  # all is as it was: no step, and what was undone can still be redone
     db.execute(SQL["forget_undone"], {"setup_id": setup_id, "done": done})
     db.execute(
         SQL["add"],

@@ -4,11 +4,11 @@ from dataclasses import dataclass
 from pathlib import Path
 from sqlite3 import Connection
 
-from neat_hull.model.setup import Setup
+from neat_hull.model.setup import Place, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
-from neat_hull.store.rows import put_row, read_thing
+from neat_hull.store.rows import put_row, read_row
 from neat_hull.store.setups import StoredSetup, insert_setup, load_setup, next_thing_id, tick
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
@@ -31,7 +31,7 @@ def plan_import(db: Connection, setup: Setup) -> ImportPlan:
     angler = db.execute(SQL["same_angler"], {"body": setup.angler.model_dump_json()}).fetchone()
     known: dict[str, list[int]] = {}
     for row in db.execute(ROWS["all_things"]):
-        thing = Thing.model_validate(read_thing(dict(row)))
+        thing = Thing.model_validate(read_row("thing", row))
         known.setdefault(thing.model_dump_json(), []).append(row["id"])
     ids: dict[int, int] = {}
     new = []
@@ -62,9 +62,17 @@ def import_setup(db: Connection, setup: Setup) -> int:
     for number in plan.new_things:
         put_row(db, setup_id, "thing", ids[number], setup.things[number].model_dump())
     for number, place in setup.places.items():
-        put_row(db, setup_id, "place", ids[number], place.model_dump())
+        put_row(db, setup_id, "place", ids[number], _renumbered(place, ids).model_dump())
     tick(db)
     return setup_id
+
+
+def _renumbered(place: Place, ids: dict[int, int]) -> Place:
+    """A place on a thing, by the number that thing has here."""
+    if place.on is None or place.on.thing is None:
+        return place
+    on = place.on.model_copy(update={"thing": ids.get(place.on.thing)})
+    return place.model_copy(update={"on": on})
 
 
 def copy_setup(db: Connection, source: StoredSetup, name: str) -> int:

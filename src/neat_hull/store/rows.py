@@ -1,11 +1,14 @@
 """Single rows that the history can put back: read, write and drop by kind and key."""
 
 import json
+import sqlite3
 from pathlib import Path
 from sqlite3 import Connection, IntegrityError
 from typing import Any, Literal
 
 from neat_hull.errors import InputError
+from neat_hull.model.base import Model
+from neat_hull.model.setup import Place, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 
@@ -17,20 +20,29 @@ Row = dict[str, Any]
 _WHOLE = ("boat", "angler")  # kept as one JSON document each
 
 
-# Columns of their own for what is weighed and drawn; the rest of a thing is one document.
-_THING_COLUMNS = ("name", "shape", "mass_kg", "evidence", "length_m", "width_m", "height_m",
-                  "sloshes")  # fmt: skip
-_THING_MORE: Row = {
-    name: field.default
-    for name, field in Thing.model_fields.items()
-    if name not in _THING_COLUMNS and not field.is_required()
+# Columns of their own for what is weighed and drawn; the rest of a row is one document.
+_COLUMNS: dict[Kind, tuple[str, ...]] = {
+    "setup": ("name", "water", "seat", "demands", "day"),
+    "thing": ("name", "shape", "mass_kg", "evidence", "length_m", "width_m", "height_m",
+              "sloshes"),
+    "place": ("x_m", "y_m", "z_m", "turn_deg", "tilt_deg"),
+}  # fmt: skip
+_MODELS: dict[Kind, type[Model]] = {"setup": Setup, "thing": Thing, "place": Place}
+_MORE: dict[Kind, Row] = {
+    kind: {
+        name: field.default
+        for name, field in model.model_fields.items()
+        if name not in _COLUMNS[kind] and not field.is_required()
+    }
+    for kind, model in _MODELS.items()
 }
 # What a row written before something was added is read as; see the migrations.
 _ADDED: dict[Kind, Row] = {
-    "setup": {"demands": None},
-    "thing": {"sloshes": False, **_THING_MORE},
+    "setup": {"demands": None, "day": None, **_MORE["setup"]},
+    "thing": {"sloshes": False, **_MORE["thing"]},
+    "place": _MORE["place"],
 }
-_JSON: dict[Kind, tuple[str, ...]] = {"setup": ("seat", "demands"), "thing": (), "place": ()}
+_JSON = ("seat", "demands")  # of a setup
 
 
 def filled(kind: Kind, row: Row) -> Row:
@@ -46,17 +58,18 @@ def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
     if kind in _WHOLE:
         row: Row = json.loads(found["body"])
         return row
-    row = dict(found)
-    for name in _JSON[kind]:
-        row[name] = None if row[name] is None else json.loads(row[name])
-    return read_thing(row) if kind == "thing" else row
+    row = read_row(kind, found)
+    if kind == "setup":
+        for name in _JSON:
+            row[name] = None if row[name] is None else json.loads(row[name])
+    return row
 
 
-def read_thing(row: Row) -> Row:
-    """A thing's row of the table as plain data, its document unfolded."""
-    plain = {name: row[name] for name in _THING_COLUMNS}
+def read_row(kind: Kind, row: sqlite3.Row) -> Row:
+    """A setup's, thing's or place's row of the table as plain data, its document unfolded."""
     more: Row = json.loads(row["more"])
-    return plain | {"sloshes": bool(row["sloshes"])} | _THING_MORE | more
+    plain = {name: row[name] for name in _COLUMNS[kind]} | _MORE[kind] | more
+    return plain | {"sloshes": bool(row["sloshes"])} if kind == "thing" else plain
 
 
 def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> None:
@@ -65,10 +78,10 @@ def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> No
         values: Row = {"body": json.dumps(row)}
     else:
         values = filled(kind, row)
-        for name in _JSON[kind]:
-            values[name] = None if values[name] is None else json.dumps(values[name])
-        if kind == "thing":
-            values["more"] = json.dumps({name: values.pop(name) for name in _THING_MORE})
+        if kind == "setup":
+            for name in _JSON:
+                values[name] = None if values[name] is None else json.dumps(values[name])
+        values["more"] = json.dumps({name: values.pop(name) for name in _MORE[kind]})
     db.execute(SQL[f"put_{kind}"], {"setup_id": setup_id, "key": key, **values})
 
 
@@ -80,3 +93,8 @@ def drop_row(db: Connection, setup_id: int, kind: Kind, key: int) -> None:
         raise InputError("thing", key, "it is aboard in another setup; take it ashore there") from (
             error
         )
+
+
+def setup_more(setup: Setup) -> str:
+    """What a setup's row keeps as one document."""
+    return setup.model_dump_json(include=set(_MORE["setup"]))

@@ -1,8 +1,9 @@
 -- name: get_setup
-SELECT name, water, seat, demands FROM setup WHERE id = :key;
+SELECT name, water, seat, demands, day, more FROM setup WHERE id = :key;
 
 -- name: put_setup
-UPDATE setup SET name = :name, water = :water, seat = :seat, demands = :demands WHERE id = :key;
+UPDATE setup SET name = :name, water = :water, seat = :seat, demands = :demands,
+       day = :day, more = :more WHERE id = :key;
 
 -- name: get_boat
 SELECT body FROM boat WHERE id = :key;
@@ -39,14 +40,14 @@ ON CONFLICT (id) DO UPDATE
 DELETE FROM thing WHERE id = :key;
 
 -- name: get_place
-SELECT x_m, y_m, z_m, turn_deg, tilt_deg FROM place WHERE setup_id = :setup_id AND thing_id = :key;
+SELECT x_m, y_m, z_m, turn_deg, tilt_deg, more FROM place WHERE setup_id = :setup_id AND thing_id = :key;
 
 -- name: put_place
-INSERT INTO place (setup_id, thing_id, x_m, y_m, z_m, turn_deg, tilt_deg)
-VALUES (:setup_id, :key, :x_m, :y_m, :z_m, :turn_deg, :tilt_deg)
+INSERT INTO place (setup_id, thing_id, x_m, y_m, z_m, turn_deg, tilt_deg, more)
+VALUES (:setup_id, :key, :x_m, :y_m, :z_m, :turn_deg, :tilt_deg, :more)
 ON CONFLICT (setup_id, thing_id) DO UPDATE
    SET x_m = excluded.x_m, y_m = excluded.y_m, z_m = excluded.z_m,
-       turn_deg = excluded.turn_deg, tilt_deg = excluded.tilt_deg;
+       turn_deg = excluded.turn_deg, tilt_deg = excluded.tilt_deg, more = excluded.more;
 
 -- name: drop_place
 DELETE FROM place WHERE setup_id = :setup_id AND thing_id = :key;

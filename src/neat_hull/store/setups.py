@@ -1,9 +1,10 @@
 """Whole setups: listed, read, and added."""
 
+import json
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from pathlib import Path
-from sqlite3 import Connection, Row
+from sqlite3 import Connection
 
 from neat_hull.errors import NotFoundError
 from neat_hull.model.boat import Boat
@@ -12,9 +13,18 @@ from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
-from neat_hull.store.rows import put_row, read_thing
+from neat_hull.store.rows import put_row, read_row, setup_more
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
+
+
+@dataclass(frozen=True)
+class Elsewhere:
+    """A thing that another setup of the same day has aboard as well."""
+
+    thing_id: int
+    setup_id: int
+    setup: str
 
 
 @dataclass(frozen=True)
@@ -29,6 +39,7 @@ class StoredSetup:
     undo_label: str | None
     redo_label: str | None
     setup: Setup
+    elsewhere: list[Elsewhere]
 
 
 @dataclass(frozen=True)
@@ -75,14 +86,16 @@ def load_setup(db: Connection, setup_id: int) -> StoredSetup:
         water=row["water"],
         seat=SeatPlace.model_validate_json(row["seat"]),
         things={
-            r["id"]: Thing.model_validate(read_thing(dict(r)))
+            r["id"]: Thing.model_validate(read_row("thing", r))
             for r in db.execute(ROWS["all_things"])
         },
         places={
-            r["thing_id"]: Place.model_validate(_without(r, "setup_id", "thing_id"))
+            r["thing_id"]: Place.model_validate(read_row("place", r))
             for r in db.execute(SQL["places"], key)
         },
         demands=DemandNumbers.model_validate_json(row["demands"] or "{}"),
+        day=row["day"],
+        **json.loads(row["more"]),
     )
     return StoredSetup(
         setup_id=setup_id,
@@ -93,7 +106,19 @@ def load_setup(db: Connection, setup_id: int) -> StoredSetup:
         undo_label=labels["undo"],
         redo_label=labels["redo"],
         setup=setup,
+        elsewhere=[
+            Elsewhere(r["thing_id"], r["setup_id"], r["name"])
+            for r in db.execute(SQL["elsewhere"], key)
+        ],
     )
+
+
+def holding_elsewhere(
+    db: Connection, setup_id: int, boat_id: int, kind: str, names: list[str]
+) -> list[tuple[str, str, str]]:
+    """Name, thing and setup of what other setups of a boat have placed on these parts of it."""
+    found = db.execute(SQL["holding"], {"setup_id": setup_id, "boat_id": boat_id, "kind": kind})
+    return [(r["part"], r["thing"], r["setup"]) for r in found if r["part"] in names]
 
 
 def next_thing_id(db: Connection) -> int:
@@ -131,12 +156,10 @@ def insert_setup(db: Connection, setup: Setup, boat_id: int | None, angler_id: i
             "water": setup.water,
             "seat": setup.seat.model_dump_json(),
             "demands": setup.demands.model_dump_json(),
+            "day": setup.day,
+            "more": setup_more(setup),
             "now": datetime.now(UTC).isoformat(timespec="seconds"),
         },
     ).lastrowid
     assert setup_id is not None, "sqlite gives a row id to every insert"
     return setup_id
-
-
-def _without(row: Row, *names: str) -> dict[str, object]:
-    return {name: row[name] for name in row.keys() if name not in names}  # noqa: SIM118 - iterating a Row gives values

@@ -30,6 +30,24 @@ INSERT INTO boat (body) VALUES (:body);
 INSERT INTO angler (body) VALUES (:body);
 
 -- name: add
-INSERT INTO setup (name, boat_id, angler_id, water, seat, demands, saved_at)
-VALUES (:name, :boat_id, :angler_id, :water, :seat, :demands, :now);
+INSERT INTO setup (name, boat_id, angler_id, water, seat, demands, day, more,
+                   saved_at)
+VALUES (:name, :boat_id, :angler_id, :water, :seat, :demands, :day, :more, :now);
 
+-- name: elsewhere
+SELECT here.thing_id, other.id AS setup_id, other.name
+  FROM setup AS mine
+  JOIN setup AS other ON other.day = mine.day AND other.id <> mine.id AND NOT other.archived
+  JOIN place AS here ON here.setup_id = mine.id
+  JOIN place AS there ON there.setup_id = other.id AND there.thing_id = here.thing_id
+ WHERE mine.id = :setup_id
+ ORDER BY here.thing_id, other.id;
+
+-- name: holding
+SELECT place.more ->> '$.on.name' AS part, thing.name AS thing, setup.name AS setup
+  FROM place
+  JOIN setup ON setup.id = place.setup_id
+  JOIN thing ON thing.id = place.thing_id
+ WHERE setup.boat_id = :boat_id AND setup.id <> :setup_id
+   AND place.more ->> '$.on.kind' = :kind
+ ORDER BY setup.id, thing.id;

@@ -182,7 +182,7 @@ export interface paths {
         get: operations["setup"];
         /**
          * Put Setup
-         * @description Rename a setup, or change its water.
+         * @description Rename a setup, change its water, or say when it goes out.
          */
         put: operations["put_setup"];
         post?: never;
@@ -245,6 +245,26 @@ export interface paths {
          * @description Put a setup out of the way, or bring it back.
          */
         put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/between/{thing_id}/{other_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Measure Between
+         * @description How far two things aboard are from each other.
+         */
+        get: operations["measure_between"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -472,6 +492,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/line-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Line Up
+         * @description Mirror things to the other side, or bring them into line, as one step.
+         */
+        post: operations["line_up"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/move": {
         parameters: {
             query?: never;
@@ -486,6 +526,26 @@ export interface paths {
          * @description The same gear on another boat; what no longer fits stays ashore and is named.
          */
         post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Places
+         * @description Move, lock, group or take ashore several things at once.
+         */
+        put: operations["put_places"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -508,7 +568,7 @@ export interface paths {
         post?: never;
         /**
          * Take Ashore
-         * @description Take a thing ashore.
+         * @description Take a thing ashore, with all it holds.
          */
         delete: operations["take_ashore"];
         options?: never;
@@ -576,6 +636,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/targets/{thing_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Thing Targets
+         * @description What a thing could be put on, and why not where it could not; changes nothing.
+         */
+        get: operations["thing_targets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/things": {
         parameters: {
             query?: never;
@@ -594,6 +674,26 @@ export interface paths {
          * @description Add a thing to the gear.
          */
         post: operations["add_thing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/things/duplicates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Duplicate
+         * @description Have things twice, each with what it holds; a copy stands beside its original.
+         */
+        post: operations["duplicate"];
         delete?: never;
         options?: never;
         head?: never;
@@ -650,37 +750,76 @@ export interface components {
     schemas: {
         /**
          * Aboard
-         * @description One thing aboard: resolved height, where it weighs, and how it is come by from the seat.
+         * @description One thing aboard, where it ends up, where it weighs, and how it is come by from the seat.
+         *
+         *     x_m, y_m, base_z_m, turn_deg and tilt_deg as a place on the bare deck. `depth` counts the things
+         *     it stands on or in, `held_by` is the nearest, carries_kg its weight with all it holds. misfit
+         *     says why it does not belong where it is. out_first are the things that lie over it. frame is x,
+         *     y and turn in degrees of what its place is counted from, slide_m how far it may go from there.
          */
         Aboard: {
             /** Base Z M */
             base_z_m: number;
+            /** Carries Kg */
+            carries_kg: number;
             /** Centre */
             centre: [
                 number,
                 number,
                 number
             ];
+            /** Depth */
+            depth: number;
+            /** Frame */
+            frame: [
+                number,
+                number,
+                number
+            ];
+            /** Held By */
+            held_by: number | null;
             /** Lean Deg */
             lean_deg: number | null;
+            misfit: components["schemas"]["Said"] | null;
+            /** Out First */
+            out_first: number[];
             /** Pitch Deg */
             pitch_deg: number | null;
+            /** Reel */
+            reel: [
+                number,
+                number,
+                number
+            ] | null;
             /** Rests */
             rests: boolean;
             /** Short M */
             short_m: number;
+            /** Slide M */
+            slide_m: [
+                number,
+                number
+            ] | null;
             /** Thing Id */
             thing_id: number;
+            /** Tilt Deg */
+            tilt_deg: number;
             /** Tip */
             tip: [
                 number,
                 number,
                 number
             ] | null;
+            /** Turn Deg */
+            turn_deg: number;
             /** Twist Deg */
             twist_deg: number | null;
             /** Where */
             where: string;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
             /**
              * Zone
              * @enum {string}
@@ -812,6 +951,38 @@ export interface components {
             trim_deg: number;
             /** Weigh First */
             weigh_first: components["schemas"]["WeighFirst"][];
+        };
+        /**
+         * Between
+         * @description How far apart two things are, in m: middle to middle, and the gap where they come nearest.
+         *
+         *     along_m is toward the bow from the first to the second, aside_m to port, up_m up. The gap is 0
+         *     where they touch or meet; nearest holds the two points.
+         */
+        Between: {
+            /** Along M */
+            along_m: number;
+            /** Apart M */
+            apart_m: number;
+            /** Aside M */
+            aside_m: number;
+            /** Gap M */
+            gap_m: number;
+            /** Nearest */
+            nearest: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ];
+            /** Up M */
+            up_m: number;
         };
         /**
          * Boat
@@ -1140,6 +1311,28 @@ export interface components {
             x_m: number[];
         };
         /**
+         * Duplicates
+         * @description Things to have twice.
+         */
+        Duplicates: {
+            /** Revision */
+            revision: number;
+            /** Thing Ids */
+            thing_ids: number[];
+        };
+        /**
+         * Elsewhere
+         * @description A thing that another setup of the same day has aboard as well.
+         */
+        Elsewhere: {
+            /** Setup */
+            setup: string;
+            /** Setup Id */
+            setup_id: number;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * FieldProblem
          * @description One field that was refused, and why, in words that read on after its name.
          */
@@ -1232,8 +1425,25 @@ export interface components {
          * @description Something the boat has: by its middle; length along the boat, for tracks and the like.
          *
          *     lost_m3 is the volume it takes out of the hull under water: a scupper tube, a drive well.
+         *     width_m is the breadth of a hatch's mouth, depth_m how deep a tube or hatch goes, both 0 where
+         *     not known. A tube points to bearing_deg, from the bow toward port, at elevation_deg off level.
          */
         Fitting: {
+            /**
+             * Bearing Deg
+             * @default 0
+             */
+            bearing_deg: number;
+            /**
+             * Depth M
+             * @default 0
+             */
+            depth_m: number;
+            /**
+             * Elevation Deg
+             * @default 70
+             */
+            elevation_deg: number;
             /**
              * Kind
              * @enum {string}
@@ -1251,6 +1461,11 @@ export interface components {
             lost_m3: number;
             /** Name */
             name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
             /** X M */
             x_m: number;
             /** Y M */
@@ -1469,6 +1684,21 @@ export interface components {
             width_m: number;
         };
         /**
+         * LineUp
+         * @description Things to mirror, or to bring into line.
+         */
+        LineUp: {
+            /** Revision */
+            revision: number;
+            /** Thing Ids */
+            thing_ids: number[];
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "mirror" | "fore ends" | "middles" | "after ends" | "one line" | "evenly";
+        };
+        /**
          * LoadCurves
          * @description Draft, freeboard and GM against the weight carried, gear scaled where it stands.
          */
@@ -1586,13 +1816,61 @@ export interface components {
             x_m: number;
         };
         /**
+         * On
+         * @description What a thing is placed on: a fitting or well by its name, the seat, a thing, the body.
+         */
+        On: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "fitting" | "well" | "seat" | "thing" | "body";
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Spot
+             * @default on
+             * @enum {string}
+             */
+            spot: "on" | "in" | "under" | "behind";
+            /** Thing */
+            thing?: number | null;
+        };
+        /**
          * Place
          * @description Where a thing is: a box by the middle of its base, a rod by its butt.
          *
-         *     z_m null: it rests on what is under it, a well's floor or the deck. turn_deg is counted from
-         *     pointing at the bow, toward port; tilt_deg lifts the tip of a rod off level.
+         *     On the bare deck (`on` null) that is in boat coordinates; otherwise from the middle of what it
+         *     is on, along that one's own length, width and height, so that it moves with it: see
+         *     `analysis.placing`. z_m null: it rests on what is under it. turn_deg is counted from pointing
+         *     at the bow, toward port; tilt_deg lifts the tip of a rod off level. bury_m is how deep a butt
+         *     sits in its tube. In a container, a smaller `order` comes out first.
          */
         Place: {
+            /**
+             * Bury M
+             * @default 0
+             */
+            bury_m: number;
+            /**
+             * Group
+             * @default 0
+             */
+            group: number;
+            /**
+             * Locked
+             * @default false
+             */
+            locked: boolean;
+            on?: components["schemas"]["On"] | null;
+            /**
+             * Order
+             * @default 0
+             */
+            order: number;
             /** Tilt Deg */
             tilt_deg: number;
             /** Turn Deg */
@@ -1612,6 +1890,21 @@ export interface components {
             place: components["schemas"]["Place"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * PlacesChange
+         * @description Several things put, moved or taken ashore as one step; `verb` is how the history calls it.
+         */
+        PlacesChange: {
+            /** Places */
+            places: components["schemas"]["TrialPlace"][];
+            /** Revision */
+            revision: number;
+            /**
+             * Verb
+             * @enum {string}
+             */
+            verb: "Move" | "Mirror" | "Turn" | "Align" | "Lock" | "Unlock" | "Group" | "Ungroup" | "Put aboard" | "Take ashore" | "Reorder";
         };
         /**
          * Preview
@@ -1638,6 +1931,19 @@ export interface components {
             title: string;
             /** Type */
             type: string;
+        };
+        /**
+         * Said
+         * @description Words with a {} for each of the amounts, so that a screen can show them in its units.
+         */
+        Said: {
+            /**
+             * Amounts
+             * @default []
+             */
+            amounts: components["schemas"]["Amount"][];
+            /** Text */
+            text: string;
         };
         /**
          * SeatPlace
@@ -1679,10 +1985,15 @@ export interface components {
         /**
          * Setup
          * @description Everything needed to judge a boat: self-contained, in SI units.
+         *
+         *     `day` is when it goes out, as an ISO date; null while that is open. posture says whether one
+         *     means to fish standing too.
          */
         Setup: {
             angler: components["schemas"]["Angler"];
             boat: components["schemas"]["Boat"];
+            /** Day */
+            day?: string | null;
             /**
              * @default {
              *       "boom_out_m": 0.5,
@@ -1714,6 +2025,12 @@ export interface components {
             places: {
                 [key: string]: components["schemas"]["Place"];
             };
+            /**
+             * Posture
+             * @default sits
+             * @enum {string}
+             */
+            posture: "sits" | "stands";
             seat: components["schemas"]["SeatPlace"];
             /** Things */
             things: {
@@ -1724,14 +2041,24 @@ export interface components {
              * @enum {string}
              */
             water: "fresh" | "salt";
+            /** Water Temp C */
+            water_temp_c?: number | null;
         };
         /**
          * SetupChange
-         * @description Name and water of a setup.
+         * @description What a setup is called, and the trip it is for.
          */
         SetupChange: {
+            /** Day */
+            day?: string | null;
             /** Name */
             name: string;
+            /**
+             * Posture
+             * @default sits
+             * @enum {string}
+             */
+            posture: "sits" | "stands";
             /** Revision */
             revision: number;
             /**
@@ -1739,6 +2066,8 @@ export interface components {
              * @enum {string}
              */
             water: "fresh" | "salt";
+            /** Water Temp C */
+            water_temp_c?: number | null;
         };
         /**
          * SetupImport
@@ -1781,9 +2110,13 @@ export interface components {
         /**
          * SetupState
          * @description A setup as kept at `revision`, with everything computed from it.
+         *
+         *     elsewhere are things that another setup of the same day has aboard as well.
          */
         SetupState: {
             drawing: components["schemas"]["Drawing"];
+            /** Elsewhere */
+            elsewhere: components["schemas"]["Elsewhere"][];
             figures: components["schemas"]["Figures"];
             /** Redo Label */
             redo_label: string | null;
@@ -1908,6 +2241,42 @@ export interface components {
             stern_height_m: number;
         };
         /**
+         * Target
+         * @description Something a thing may be put on.
+         *
+         *     why is null where it fits. x_m, y_m, z_m, turn_deg and tilt_deg are the frame that places on it
+         *     are counted from; slide_m how far fore and aft, and to the sides, a place may lie from there, as
+         *     the thing is turned now. extent_m is how large it is, for a pointer to find. place is where the
+         *     thing goes if one just says so.
+         */
+        Target: {
+            /** Extent M */
+            extent_m: [
+                number,
+                number
+            ];
+            /** Name */
+            name: string;
+            on: components["schemas"]["On"];
+            place: components["schemas"]["Place"];
+            /** Slide M */
+            slide_m: [
+                number,
+                number
+            ];
+            /** Tilt Deg */
+            tilt_deg: number;
+            /** Turn Deg */
+            turn_deg: number;
+            why: components["schemas"]["Said"] | null;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
          * Term
          * @description A line of the table of hydrostatics: the term, plain words, the figure, how it came about.
          *
@@ -1932,7 +2301,11 @@ export interface components {
         };
         /**
          * Thing
-         * @description A piece of gear. A rod or pole lies along its length from butt to tip; a box stands.
+         * @description A piece of gear. A rod or pole lies along its length from butt to tip; all else stands.
+         *
+         *     A cylinder stands on its end, its length the diameter; a bag gives way a little. The reel hangs
+         *     under a rod or sits over it, butt_m from the butt's end. A container has an inner size, and
+         *     `opens` says how one gets in.
          *
          *     mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
          *     `filled` says how much of the difference is in it. Its weight acts at the middle of its box
@@ -1945,6 +2318,8 @@ export interface components {
              * @default true
              */
             bought: boolean;
+            /** Butt M */
+            butt_m?: number | null;
             /** Empty Kg */
             empty_kg?: number | null;
             /**
@@ -1970,6 +2345,12 @@ export interface components {
             floats: boolean;
             /** Height M */
             height_m: number;
+            /** Inner Height M */
+            inner_height_m?: number | null;
+            /** Inner Length M */
+            inner_length_m?: number | null;
+            /** Inner Width M */
+            inner_width_m?: number | null;
             /**
              * Kind
              * @default other
@@ -2007,13 +2388,25 @@ export interface components {
              * @default 0
              */
             offset_z_m: number;
+            /**
+             * Opens
+             * @default open
+             * @enum {string}
+             */
+            opens: "open" | "lid" | "zip" | "roll top";
             /** Price */
             price?: number | null;
+            /**
+             * Reel
+             * @default none
+             * @enum {string}
+             */
+            reel: "none" | "under" | "over";
             /**
              * Shape
              * @enum {string}
              */
-            shape: "box" | "rod";
+            shape: "box" | "cylinder" | "bag" | "rod" | "pole";
             /**
              * Sloshes
              * @default false
@@ -2137,6 +2530,8 @@ export interface components {
         /**
          * Trial
          * @description What a preview changes; everything left out stays as kept.
+         *
+         *     What goes ashore takes along all it holds.
          */
         Trial: {
             angler?: components["schemas"]["Angler"] | null;
@@ -2153,7 +2548,7 @@ export interface components {
         };
         /**
          * TrialPlace
-         * @description A thing put somewhere for a trial; no place takes it ashore.
+         * @description A thing put somewhere; no place takes it ashore, with all it holds.
          */
         TrialPlace: {
             place: components["schemas"]["Place"] | null;
@@ -2970,6 +3365,57 @@ export interface operations {
             };
         };
     };
+    measure_between: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                thing_id: number;
+                other_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Between"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     put_boat: {
         parameters: {
             query?: never;
@@ -3535,6 +3981,59 @@ export interface operations {
             };
         };
     };
+    line_up: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineUp"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     move: {
         parameters: {
             query?: never;
@@ -3557,6 +4056,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MovedState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlacesChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
                 };
             };
             /** @description Not Found */
@@ -3852,6 +4404,56 @@ export interface operations {
             };
         };
     };
+    thing_targets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                thing_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Target"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     put_things: {
         parameters: {
             query?: never;
@@ -3917,6 +4519,59 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ThingChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    duplicate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Duplicates"];
             };
         };
         responses: {

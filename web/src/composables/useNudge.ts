@@ -3,26 +3,28 @@ import { onScopeDispose } from 'vue'
 
 const REST_MS = 450
 
-export function useNudge<T>(
-  attempt: (id: number, to: T) => void,
-  keep: (id: number, to: T) => void,
+export function useNudge<T extends [number, unknown][]>(
+  attempt: (moves: T) => void,
+  keep: (moves: T) => void,
 ) {
-  let open: { id: number; to: T; timer: ReturnType<typeof setTimeout> } | null = null
+  let open: { moves: T; timer: ReturnType<typeof setTimeout> } | null = null
+
+  const whose = (moves: T): string => moves.map(([id]) => id).join()
 
   /** Keep what is open now; before anything else is done to the setup. */
   function settle(): void {
     if (!open) return
-    const { id, to, timer } = open
+    const { moves, timer } = open
     clearTimeout(timer)
     open = null
-    keep(id, to)
+    keep(moves)
   }
 
-  function nudge(id: number, to: T): void {
-    if (open && open.id !== id) settle()
+  function nudge(moves: T): void {
+    if (open && whose(open.moves) !== whose(moves)) settle()
     if (open) clearTimeout(open.timer)
-    open = { id, to, timer: setTimeout(settle, REST_MS) }
-    attempt(id, to)
+    open = { moves, timer: setTimeout(settle, REST_MS) }
+    attempt(moves)
   }
 
   onScopeDispose(settle)

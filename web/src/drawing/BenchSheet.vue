@@ -5,7 +5,7 @@
  */
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import type { Boat, Drawing, Figures, SeatPlace } from '@/api/client'
+import type { Between, Boat, Drawing, Figures, SeatPlace, Target } from '@/api/client'
 import type { Units } from '@/edge/units'
 import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from '@/geometry/sheet'
 import { alongRuler } from '@/geometry/things'
@@ -15,8 +15,11 @@ import AsternView from './AsternView.vue'
 import HullPlan from './HullPlan.vue'
 import HullSide from './HullSide.vue'
 import LoadStrip from './LoadStrip.vue'
+import FittingMarks from './FittingMarks.vue'
+import MeasureLine from './MeasureLine.vue'
 import ReachZones from './ReachZones.vue'
 import RulerMarks from './RulerMarks.vue'
+import TargetMarks from './TargetMarks.vue'
 import ThingShape from './ThingShape.vue'
 import type { Drawn } from './types'
 
@@ -30,9 +33,14 @@ const props = defineProps<{
   overlays: readonly Overlay[]
   units: Units
   labels: ReadonlyMap<number, string>
+  /** what the thing in hand could be put on, and which the pointer is over */
+  targets: Target[]
+  over: Target | null
+  between: Between | null
 }>()
 const emit = defineEmits<{
   pick: [id: number | null]
+  edit: [id: number]
   grab: [event: PointerEvent, id: number, view: 'plan' | 'side']
   key: [event: KeyboardEvent, id: number]
 }>()
@@ -70,7 +78,7 @@ const marks = computed(() => {
   }
 })
 const ordered = computed(() =>
-  [...props.things].sort((a, b) => Number(a.selected) - Number(b.selected)),
+  [...props.things].sort((a, b) => Number(a.selected) - Number(b.selected) || a.depth - b.depth),
 )
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),
@@ -104,7 +112,7 @@ function focusThing(id: number): void {
   svg.value?.querySelector<SVGGElement>(`.plan [data-thing="${id}"]`)?.focus()
 }
 
-defineExpose({ toBoat, focusThing })
+defineExpose({ toBoat, focusThing, svg })
 </script>
 
 <template>
@@ -162,7 +170,9 @@ defineExpose({ toBoat, focusThing })
 
       <g class="plan" clip-path="url(#plan-clip)">
         <HullPlan :sheet="sheet" :drawing="drawing" :boat="boat" />
+        <FittingMarks :sheet="sheet" :fittings="boat.fittings" faint />
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" />
+        <TargetMarks :sheet="sheet" :targets="targets" :over="over" />
         <ThingShape
           v-for="ghost in ghosts"
           :key="`ghost${ghost.id}`"
@@ -183,6 +193,7 @@ defineExpose({ toBoat, focusThing })
           @grab="emit('grab', $event, thing.id, 'plan')"
           @key="emit('key', $event, thing.id)"
           @pick="emit('pick', thing.id)"
+          @edit="emit('edit', thing.id)"
         />
         <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="plan" />
         <g v-if="on('balance') && marks" class="marks">
@@ -190,6 +201,7 @@ defineExpose({ toBoat, focusThing })
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
         </g>
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" names />
+        <MeasureLine v-if="between" :sheet="sheet" :between="between" :units="units" view="plan" />
         <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
         <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 17">starboard</text>
         <text class="bearing" :x="sheet.width - 10" :y="sheet.planBottom - 8">port</text>
@@ -221,6 +233,7 @@ defineExpose({ toBoat, focusThing })
           <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />
         </g>
+        <MeasureLine v-if="between" :sheet="sheet" :between="between" :units="units" view="side" />
         <text class="view" x="12" :y="sheet.sideTop + 17">From the side</text>
       </g>
       <g :transform="`translate(12 ${inset.top})`">

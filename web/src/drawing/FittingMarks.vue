@@ -3,11 +3,18 @@
 import type { Fitting } from '@/api/client'
 import { planY, toX, type Sheet } from '@/geometry/sheet'
 
-defineProps<{ sheet: Sheet; fittings: Fitting[]; chosen?: number | null; names?: boolean }>()
+defineProps<{
+  sheet: Sheet
+  fittings: Fitting[]
+  chosen?: number | null
+  names?: boolean
+  /** in the background, where things are what counts */
+  faint?: boolean
+}>()
 </script>
 
 <template>
-  <g class="fittings">
+  <g class="fittings" :class="{ faint }">
     <g v-for="(one, i) in fittings" :key="i" :class="{ chosen: i === chosen }">
       <line
         v-if="one.length_m > 0"
@@ -39,6 +46,9 @@ circle {
   fill: var(--card);
   stroke: var(--ink);
   stroke-width: 1.6;
+}
+.faint {
+  opacity: 0.45;
 }
 .chosen line {
   stroke: var(--pick);

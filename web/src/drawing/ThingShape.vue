@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** One thing, from above or from the side; drawn where it is told, speaks by events. */
 import { computed } from 'vue'
-import { path, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
-import { baseZ, fitting, halfAlong, planCorners, rodPlan, rodSide } from '@/geometry/things'
+import { path, planY, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
+import { fitting, halfAlong, isLong, planCorners, rodPlan, rodSide } from '@/geometry/things'
 import type { Drawn } from './types'
 
 const props = defineProps<{
@@ -12,14 +12,14 @@ const props = defineProps<{
   label: string
   named: boolean
 }>()
-defineEmits<{ grab: [event: PointerEvent]; key: [event: KeyboardEvent]; pick: [] }>()
+defineEmits<{ grab: [event: PointerEvent]; key: [event: KeyboardEvent]; pick: []; edit: [] }>()
 
 const corners = computed<Point[]>(() => {
   if (props.view === 'plan') return planCorners(props.sheet, props.drawn)
-  const { thing, place } = props.drawn
+  const { thing, stand } = props.drawn
   const half = halfAlong(props.drawn)
-  const [fwd, aft] = [toX(props.sheet, place.x_m + half), toX(props.sheet, place.x_m - half)]
-  const base = baseZ(props.drawn)
+  const [fwd, aft] = [toX(props.sheet, stand.x_m + half), toX(props.sheet, stand.x_m - half)]
+  const base = stand.base_z_m
   const [top, foot] = [sideY(props.sheet, base + thing.height_m), sideY(props.sheet, base)]
   return [
     [fwd, top],
@@ -31,8 +31,22 @@ const corners = computed<Point[]>(() => {
 const rod = computed(() => {
   const spot = props.view === 'plan' ? rodPlan : rodSide
   const at = (share: number) => spot(props.sheet, props.drawn, share)
-  return { butt: at(0), handle: at(0.16), tip: at(1) }
+  return { butt: at(0), handle: at(props.drawn.thing.shape === 'rod' ? 0.16 : 0), tip: at(1) }
 })
+/** A reel hangs under its rod, or sits on it; from above it is beside neither. */
+const reel = computed<Point | null>(() => {
+  const spot = props.drawn.aboard?.reel
+  const { reel: where, length_m } = props.drawn.thing
+  if (where === 'none' || !spot) return null
+  const share = (props.drawn.thing.butt_m ?? 0.17 * length_m) / length_m
+  const [x, y] = (props.view === 'plan' ? rodPlan : rodSide)(props.sheet, props.drawn, share)
+  return props.view === 'plan' ? [x, y] : [x, y + (where === 'under' ? 5 : -5)]
+})
+const round = computed(() => ({
+  x: toX(props.sheet, props.drawn.stand.x_m),
+  y: planY(props.sheet, props.drawn.stand.y_m),
+  r: (props.drawn.thing.length_m / 2) * props.sheet.scale,
+}))
 const middle = computed<Point>(() => {
   const xs = corners.value.map(([x]) => x)
   const ys = corners.value.map(([, y]) => y)
@@ -43,23 +57,41 @@ const room = computed(() => 2 * (middle.value[0] - left.value) - 8)
 const text = computed(() =>
   props.named ? props.drawn.thing.name : fitting(props.drawn.thing.name, room.value),
 )
+const kind = computed(() => (isLong(props.drawn.thing) ? 'rod' : 'box'))
 </script>
 
 <template>
   <g
     class="thing"
-    :class="[view, drawn.thing.shape, { selected: drawn.selected, ghost: drawn.ghost }]"
+    :class="[
+      view,
+      kind,
+      {
+        selected: drawn.selected,
+        ghost: drawn.ghost,
+        soft: drawn.thing.shape === 'bag',
+        misfit: drawn.aboard?.misfit,
+      },
+    ]"
     :role="drawn.ghost ? undefined : 'button'"
     :tabindex="drawn.ghost || view === 'side' ? -1 : 0"
     :aria-label="drawn.ghost ? undefined : label"
     :aria-hidden="drawn.ghost || view === 'side' ? true : undefined"
     :data-thing="drawn.ghost ? undefined : drawn.id"
     @pointerdown.stop="$emit('grab', $event)"
+    @dblclick.stop="$emit('edit')"
     @keydown="$emit('key', $event)"
     @focus="$emit('pick')"
   >
-    <template v-if="drawn.thing.shape === 'box'">
-      <path class="body" :d="path(corners, true)" />
+    <template v-if="kind === 'box'">
+      <circle
+        v-if="drawn.thing.shape === 'cylinder' && view === 'plan'"
+        class="body"
+        :cx="round.x"
+        :cy="round.y"
+        :r="round.r"
+      />
+      <path v-else class="body" :d="path(corners, true)" />
       <text
         v-if="text && !drawn.ghost"
         class="name"
@@ -74,6 +106,8 @@ const text = computed(() =>
       <path class="hit" :d="path([rod.butt, rod.tip])" />
       <path class="body" :d="path([rod.butt, rod.tip])" />
       <path class="handle" :d="path([rod.butt, rod.handle])" />
+      <circle v-if="reel" class="reel" :cx="reel[0]" :cy="reel[1]" r="4.5" />
+      <circle class="tip" :cx="rod.tip[0]" :cy="rod.tip[1]" r="1.8" />
       <text
         v-if="named && !drawn.ghost"
         class="name halo"
@@ -118,6 +152,23 @@ const text = computed(() =>
 .rod .hit {
   stroke: transparent;
   stroke-width: 12;
+}
+.rod .reel {
+  fill: var(--card);
+  stroke: var(--wood);
+  stroke-width: 2;
+}
+.rod .tip {
+  fill: var(--wood);
+}
+.soft .body {
+  stroke-width: 3;
+  stroke-opacity: 0.55;
+}
+.misfit .body {
+  stroke: var(--fix);
+  stroke-width: 2.4;
+  stroke-dasharray: 7 3;
 }
 .selected .body,
 .thing:focus-visible .body {

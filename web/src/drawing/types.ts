@@ -1,12 +1,15 @@
 /** What the drawings are given of one thing aboard. */
-import type { Aboard, Place, Thing } from '@/api/client'
+import type { Aboard, Thing } from '@/api/client'
+import type { Stand } from '@/geometry/stands'
 
 export interface Drawn {
   id: number
   thing: Thing
-  place: Place
+  stand: Stand
   aboard: Aboard | undefined
   selected: boolean
   /** where it stood before it was picked up */
   ghost: boolean
+  /** how many things it stands on or in; those are drawn first */
+  depth: number
 }

@@ -1,15 +1,16 @@
 /** Outlines of things on the sheet, from where they stand; drawing only, no figures. */
+import type { Thing } from '@/api/client'
 import type { Drawn } from '@/drawing/types'
 import { planY, sideY, toX, type Point, type Sheet } from './sheet'
 
 const RAD = Math.PI / 180
 
-export const baseZ = (d: Drawn): number => d.place.z_m ?? d.aboard?.base_z_m ?? 0
+export const isLong = (thing: Thing): boolean => thing.shape === 'rod' || thing.shape === 'pole'
 
 /** Corners of a box from above, in screen pixels. */
 export function planCorners(s: Sheet, d: Drawn): Point[] {
   const [l, w] = [d.thing.length_m / 2, d.thing.width_m / 2]
-  const [cos, sin] = [Math.cos(d.place.turn_deg * RAD), Math.sin(d.place.turn_deg * RAD)]
+  const [cos, sin] = [Math.cos(d.stand.turn_deg * RAD), Math.sin(d.stand.turn_deg * RAD)]
   return (
     [
       [l, w],
@@ -18,14 +19,15 @@ export function planCorners(s: Sheet, d: Drawn): Point[] {
       [-l, w],
     ] as const
   ).map(([a, b]) => [
-    toX(s, d.place.x_m + a * cos - b * sin),
-    planY(s, d.place.y_m + a * sin + b * cos),
+    toX(s, d.stand.x_m + a * cos - b * sin),
+    planY(s, d.stand.y_m + a * sin + b * cos),
   ])
 }
 
 /** Half of how far a box reaches fore and aft as turned, in m. */
 export function halfAlong(d: Drawn): number {
-  const turn = d.place.turn_deg * RAD
+  if (d.thing.shape === 'cylinder') return d.thing.length_m / 2
+  const turn = d.stand.turn_deg * RAD
   return (
     (Math.abs(d.thing.length_m * Math.cos(turn)) + Math.abs(d.thing.width_m * Math.sin(turn))) / 2
   )
@@ -39,12 +41,12 @@ interface Spot {
 
 /** A point `share` of the way from butt to tip of a rod. */
 export function rodSpot(d: Drawn, share: number): Spot {
-  const [turn, tilt] = [d.place.turn_deg * RAD, d.place.tilt_deg * RAD]
+  const [turn, tilt] = [d.stand.turn_deg * RAD, d.stand.tilt_deg * RAD]
   const along = d.thing.length_m * share
   return {
-    x: d.place.x_m + along * Math.cos(turn) * Math.cos(tilt),
-    y: d.place.y_m + along * Math.sin(turn) * Math.cos(tilt),
-    z: baseZ(d) + along * Math.sin(tilt),
+    x: d.stand.x_m + along * Math.cos(turn) * Math.cos(tilt),
+    y: d.stand.y_m + along * Math.sin(turn) * Math.cos(tilt),
+    z: d.stand.base_z_m + along * Math.sin(tilt),
   }
 }
 
@@ -60,11 +62,11 @@ export function rodSide(s: Sheet, d: Drawn, share: number): Point {
 
 /** How far a thing reaches along the ruler, in m, aft end first. */
 export function alongRuler(d: Drawn): [number, number] {
-  if (d.thing.shape === 'box') {
+  if (!isLong(d.thing)) {
     const half = halfAlong(d)
-    return [d.place.x_m - half, d.place.x_m + half]
+    return [d.stand.x_m - half, d.stand.x_m + half]
   }
-  const ends = [d.place.x_m, rodSpot(d, 1).x]
+  const ends = [d.stand.x_m, rodSpot(d, 1).x]
   return [Math.min(...ends), Math.max(...ends)]
 }
 

@@ -34,6 +34,10 @@ function add(kind: Fitting['kind']): void {
     z_m: boat.value.tape.depth_m,
     length_m: LONG.includes(kind) ? 0.4 : 0,
     lost_m3: 0,
+    width_m: 0,
+    depth_m: kind === 'flush tube' ? 0.24 : 0,
+    bearing_deg: 0,
+    elevation_deg: 70,
   })
   chosen.value = boat.value.fittings.length - 1
 }
@@ -147,6 +151,42 @@ function drop(i: number): void {
         <QuantityInput v-model="one.z_m" label="Height" kind="length" :units="units" />
         <label>Length</label>
         <QuantityInput v-model="one.length_m" label="Length" kind="length" :units="units" />
+        <template v-if="one.kind === 'hatch' || one.kind === 'recess'">
+          <label>Breadth</label>
+          <QuantityInput
+            v-model="one.width_m"
+            label="Breadth of the mouth; 0 while not measured"
+            kind="length"
+            :units="units"
+          />
+        </template>
+        <template v-if="one.kind === 'hatch' || one.kind === 'flush tube'">
+          <label>Depth</label>
+          <QuantityInput
+            v-model="one.depth_m"
+            label="How deep it goes; 0 while not measured"
+            kind="length"
+            :units="units"
+          />
+        </template>
+        <template v-if="one.kind === 'flush tube'">
+          <label>Points to</label>
+          <QuantityInput
+            v-model="one.bearing_deg"
+            label="Where the tube points, from the bow toward port"
+            kind="angle"
+            :units="units"
+            :digits="0"
+          />
+          <label>Rises</label>
+          <QuantityInput
+            v-model="one.elevation_deg"
+            label="How steeply the tube rises from level"
+            kind="angle"
+            :units="units"
+            :digits="0"
+          />
+        </template>
         <label>Takes out</label>
         <QuantityInput
           v-model="one.lost_m3"

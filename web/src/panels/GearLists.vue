@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The shelf ashore, and everything aboard from bow to stern, by where it is on the boat. */
 import { computed, nextTick, ref, watch } from 'vue'
-import type { Aboard, Place, Thing } from '@/api/client'
+import type { Aboard, Place, Schemas, Target, Thing } from '@/api/client'
 import { number, type Units } from '@/edge/units'
-import { ZONE_TAG, ZONE_WORD } from '@/edge/words'
+import { told, ZONE_TAG, ZONE_WORD } from '@/edge/words'
 import EvidenceMark from '@/marks/EvidenceMark.vue'
+import ChosenPanel, { type ChosenAct } from './ChosenPanel.vue'
 import PlaceEditor from './PlaceEditor.vue'
 
 const props = defineProps<{
@@ -13,12 +14,17 @@ const props = defineProps<{
   aboard: Aboard[]
   ashore: number[]
   selected: number | null
+  marked: ReadonlySet<number>
+  elsewhere: Schemas['Elsewhere'][]
+  targets: Target[]
   bow_x_m: number
   units: Units
   dropping: boolean
 }>()
 const emit = defineEmits<{
   pick: [id: number | null]
+  mark: [id: number]
+  act: [act: ChosenAct]
   grab: [event: PointerEvent, id: number]
   board: [id: number]
   place: [id: number, place: Place]
@@ -47,6 +53,22 @@ watch(
     row?.parentElement?.scrollIntoView({ block: 'nearest' })
   },
 )
+const away = computed(() => {
+  const by = new Map<number, string[]>()
+  for (const { thing_id, setup } of props.elsewhere)
+    by.set(thing_id, [...(by.get(thing_id) ?? []), setup])
+  return by
+})
+/** What else lies in the same container, and out of which turn this one comes. */
+function turnOf(row: Aboard): { at: number; of: number } | null {
+  if (row.held_by === null || row.held_by === undefined) return null
+  const among = props.aboard.filter((one) => one.held_by === row.held_by)
+  return { at: among.findIndex((one) => one.thing_id === row.thing_id), of: among.length }
+}
+function pressed(event: MouseEvent, id: number): void {
+  if (event.shiftKey || event.ctrlKey || event.metaKey) emit('mark', id)
+  else emit('pick', id === props.selected ? null : id)
+}
 const thing = (id: number): Thing => props.things[String(id)]!
 
 defineExpose({ focusSearch: () => field.value?.focus() })
@@ -90,6 +112,15 @@ defineExpose({ focusSearch: () => field.value?.focus() })
     </section>
 
     <h2 class="heading">Aboard, bow to stern</h2>
+    <ChosenPanel
+      v-if="marked.size > 1"
+      :count="marked.size"
+      :mass_kg="[...marked].reduce((sum, id) => sum + (things[String(id)]?.mass_kg ?? 0), 0)"
+      :units="units"
+      :locked="[...marked].every((id) => places.get(id)?.locked)"
+      :grouped="[...marked].every((id) => places.get(id)?.group)"
+      @act="emit('act', $event)"
+    />
     <section class="aboard" aria-label="Aboard, bow to stern" data-testid="aboard">
       <p v-if="aboard.length === 0" class="empty">
         Nothing yet. Drag a thing from the shelf onto the boat, or press Enter on it; then move it
@@ -101,29 +132,49 @@ defineExpose({ focusSearch: () => field.value?.focus() })
           <button
             type="button"
             class="row"
-            :class="{ chosen: row.thing_id === selected }"
+            :class="{ chosen: row.thing_id === selected, marked: marked.has(row.thing_id) }"
+            :style="{ paddingLeft: `${7 + 12 * row.depth}px` }"
+            :aria-pressed="marked.has(row.thing_id)"
             :aria-expanded="row.thing_id === selected"
             :data-aboard="row.thing_id"
-            @click="emit('pick', row.thing_id === selected ? null : row.thing_id)"
+            @click="pressed($event, row.thing_id)"
             @keydown="emit('key', $event, row.thing_id)"
           >
             <EvidenceMark :evidence="thing(row.thing_id).evidence" />
             <span class="name">{{ thing(row.thing_id).name }}</span>
+            <span v-if="places.get(row.thing_id)?.locked" class="tag" title="locked">fast</span>
+            <span
+              v-if="row.misfit"
+              class="tag bad"
+              :title="told(row.misfit.text, row.misfit.amounts ?? [], units)"
+              >misfit</span
+            >
+            <span
+              v-if="away.has(row.thing_id)"
+              class="tag bad"
+              :title="`the same day also aboard in ${away.get(row.thing_id)!.join(', ')}`"
+              >twice</span
+            >
             <span class="zone" :class="row.zone" :title="ZONE_WORD[row.zone]">{{
               ZONE_TAG[row.zone]
             }}</span>
-            <span class="num">{{ number(thing(row.thing_id).mass_kg, 'mass', units) }}</span>
+            <span class="num">{{ number(row.carries_kg, 'mass', units) }}</span>
           </button>
           <PlaceEditor
             v-if="row.thing_id === selected && places.get(row.thing_id)"
             :place="places.get(row.thing_id)!"
             :thing="thing(row.thing_id)"
             :aboard="row"
+            :targets="targets"
+            :turn="turnOf(row)"
+            :names="(id: number) => thing(id).name"
+            :elsewhere="away.get(row.thing_id) ?? []"
             :bow_x_m="bow_x_m"
             :units="units"
             @place="emit('place', row.thing_id, $event)"
             @ashore="emit('ashore', row.thing_id)"
             @edit="emit('edit', row.thing_id)"
+            @act="emit('act', $event)"
           />
         </div>
       </template>
@@ -205,6 +256,18 @@ h3 {
   border-radius: 6px 6px 0 0;
   background: var(--pick-pale);
 }
+.row.marked {
+  background: var(--pick-pale);
+  box-shadow: inset 3px 0 0 var(--pick);
+}
+.tag {
+  flex: none;
+  color: var(--soft);
+  font-size: 11px;
+}
+.tag.bad {
+  color: var(--fix);
+}
 .row svg {
   flex: none;
 }
@@ -219,7 +282,7 @@ h3 {
   text-align: right;
 }
 .shelf .num,
-.zone {
+.name + * {
   margin-left: auto;
 }
 .zone {

@@ -1,37 +1,130 @@
 <script setup lang="ts">
 /** The place of one thing by number: the drawing is never the only way. */
 import { computed } from 'vue'
-import type { Aboard, Place, Thing } from '@/api/client'
+import type { Aboard, Place, Target, Thing } from '@/api/client'
 import type { Units } from '@/edge/units'
+import { told } from '@/edge/words'
+import { placedAt } from '@/geometry/places'
+import { BOAT, outOf } from '@/geometry/stands'
+import { isLong } from '@/geometry/things'
+import type { ChosenAct } from './ChosenPanel.vue'
 import QuantityInput from './QuantityInput.vue'
 
 const props = defineProps<{
   place: Place
   thing: Thing
-  aboard: Aboard | undefined
+  aboard: Aboard
+  targets: Target[]
+  /** which of how many it is, in what holds it */
+  turn: { at: number; of: number } | null
+  names: (id: number) => string
+  elsewhere: string[]
   bow_x_m: number
   units: Units
 }>()
-const emit = defineEmits<{ place: [place: Place]; ashore: []; edit: [] }>()
+const emit = defineEmits<{ place: [place: Place]; ashore: []; edit: []; act: [act: ChosenAct] }>()
 
-const side = computed(() => (props.place.y_m < 0 ? -1 : 1))
-const height = computed(() => props.place.z_m ?? props.aboard?.base_z_m ?? 0)
+const frame = computed(() => (props.place.on ? props.aboard.frame : BOAT))
+const at = computed(() => outOf(frame.value, props.place.x_m, props.place.y_m))
+const side = computed(() => (at.value[1] < 0 ? -1 : 1))
+const height = computed(
+  () => (props.place.on ? props.aboard.base_z_m : props.place.z_m) ?? props.aboard.base_z_m,
+)
+const inTube = computed(() => isLong(props.thing) && (props.place.bury_m > 0 || slides.value === 0))
+const slides = computed(() => Math.max(...(props.aboard.slide_m ?? [Infinity])))
+const tilts = computed(() => isLong(props.thing) || props.thing.kind === 'holder')
+const onKey = (on: Place['on']): string => JSON.stringify([on?.kind, on?.name, on?.thing, on?.spot])
+const DECK = onKey(null)
+const here = computed(() => onKey(props.place.on))
+const known = computed(() => props.targets.some((one) => onKey(one.on) === here.value))
 
 function put(change: Partial<Place>): void {
   emit('place', { ...props.place, ...change })
+}
+function putAt(x_m: number, y_m: number): void {
+  emit('place', placedAt(props.place, frame.value, props.aboard.slide_m, x_m, y_m))
+}
+/** Heights over the bottom of the boat; a place on something counts from where it rests there. */
+function putHeight(z_m: number): void {
+  const from = props.place.on ? (props.place.z_m ?? 0) - props.aboard.base_z_m : 0
+  put({ z_m: z_m + from })
+}
+function putOn(event: Event): void {
+  const key = (event.target as HTMLSelectElement).value
+  const target = props.targets.find((one) => onKey(one.on) === key)
+  if (target) emit('place', target.place)
+  else {
+    const { x_m, y_m, turn_deg, tilt_deg } = props.aboard
+    put({ on: null, x_m, y_m, turn_deg, tilt_deg, bury_m: 0, z_m: null })
+  }
+}
+function why(target: Target): string {
+  return target.why ? ` — ${told(target.why.text, target.why.amounts ?? [], props.units)}` : ''
 }
 </script>
 
 <template>
   <div class="editor" data-testid="place-editor">
+    <p v-if="aboard.misfit" class="wide bad" role="alert">
+      {{ told(aboard.misfit.text, aboard.misfit.amounts ?? [], units) }}
+    </p>
+    <p v-if="elsewhere.length" class="wide bad">
+      The same day also aboard in {{ elsewhere.join(', ') }}.
+    </p>
+    <label>Put on</label>
+    <select
+      class="on"
+      aria-label="What it is placed on"
+      data-testid="put-on"
+      :value="here"
+      @change="putOn"
+    >
+      <option :value="DECK">the bare deck</option>
+      <option v-if="place.on && !known" :value="here">
+        {{ place.on.name || 'what it is on' }}
+      </option>
+      <option
+        v-for="one in targets"
+        :key="onKey(one.on)"
+        :value="onKey(one.on)"
+        :disabled="one.why !== null"
+      >
+        {{ one.name }}{{ why(one) }}
+      </option>
+    </select>
+    <template v-if="turn && place.on?.spot === 'in' && !isLong(thing)">
+      <label>Comes out</label>
+      <div class="pair">
+        <span class="said">{{ turn.at + 1 }} of {{ turn.of }}</span>
+        <button
+          type="button"
+          class="flip"
+          :disabled="turn.at === 0"
+          @click="emit('act', 'earlier')"
+        >
+          sooner
+        </button>
+        <button
+          type="button"
+          class="flip"
+          :disabled="turn.at === turn.of - 1"
+          @click="emit('act', 'later')"
+        >
+          later
+        </button>
+      </div>
+    </template>
+    <p v-if="aboard.out_first.length" class="wide">
+      Under {{ aboard.out_first.map(names).join(', ') }}.
+    </p>
     <label>From bow</label>
     <QuantityInput
       label="Distance from the bow"
       kind="length"
       :units="units"
-      :model-value="bow_x_m - place.x_m"
+      :model-value="bow_x_m - at[0]"
       testid="from-bow"
-      @update:model-value="put({ x_m: bow_x_m - $event })"
+      @update:model-value="putAt(bow_x_m - $event, at[1])"
     />
     <label>To the side</label>
     <div class="pair">
@@ -39,17 +132,17 @@ function put(change: Partial<Place>): void {
         label="Distance from the centreline"
         kind="length"
         :units="units"
-        :model-value="Math.abs(place.y_m)"
+        :model-value="Math.abs(at[1])"
         testid="to-side"
-        @update:model-value="put({ y_m: side * $event })"
+        @update:model-value="putAt(at[0], side * $event)"
       />
       <button
         type="button"
         class="flip"
         :title="`now to ${side > 0 ? 'port' : 'starboard'}; press for the other side`"
-        @click="put({ y_m: -place.y_m })"
+        @click="emit('act', 'mirror')"
       >
-        {{ Math.abs(place.y_m) < 0.005 ? 'middle' : side > 0 ? 'port' : 'starb.' }}
+        {{ Math.abs(at[1]) < 0.005 ? 'middle' : side > 0 ? 'port' : 'starb.' }}
       </button>
     </div>
     <label>Height</label>
@@ -60,16 +153,16 @@ function put(change: Partial<Place>): void {
         :units="units"
         :model-value="height"
         testid="height"
-        @update:model-value="put({ z_m: $event })"
+        @update:model-value="putHeight($event)"
       />
       <button
         type="button"
         class="flip"
         :aria-pressed="place.z_m === null"
         :title="
-          place.z_m === null ? 'it rests on the deck or floor' : 'let it rest on the deck or floor'
+          place.z_m === null ? 'it rests on what is under it' : 'let it rest on what is under it'
         "
-        @click="put({ z_m: place.z_m === null ? height : null })"
+        @click="place.z_m === null ? putHeight(height) : put({ z_m: null })"
       >
         {{ place.z_m === null ? 'rests' : 'raised' }}
       </button>
@@ -83,10 +176,13 @@ function put(change: Partial<Place>): void {
       :model-value="place.turn_deg"
       @update:model-value="put({ turn_deg: $event })"
     />
-    <template v-if="thing.shape === 'rod'">
-      <label>Tilt up</label>
+    <template v-if="tilts">
+      <label>{{ isLong(thing) ? 'Tilt up' : 'Tube tilt' }}</label>
       <QuantityInput
-        label="Tilt of the tip, up from level"
+        :label="
+          isLong(thing) ? 'Tilt of the tip, up from level' : 'Tilt of its tube, up from level'
+        "
+        testid="tilt"
         kind="angle"
         :units="units"
         :digits="0"
@@ -94,8 +190,25 @@ function put(change: Partial<Place>): void {
         @update:model-value="put({ tilt_deg: $event })"
       />
     </template>
+    <template v-if="inTube">
+      <label>Buried</label>
+      <QuantityInput
+        label="How deep the butt sits in its tube"
+        kind="length"
+        :units="units"
+        :model-value="place.bury_m"
+        testid="bury"
+        @update:model-value="put({ bury_m: $event })"
+      />
+    </template>
     <div class="acts">
       <button type="button" class="flip" @click="emit('edit')">Weight, size…</button>
+      <button type="button" class="flip" @click="emit('act', 'duplicate')">
+        Copy <kbd>D</kbd>
+      </button>
+      <button type="button" class="flip" :aria-pressed="place.locked" @click="emit('act', 'lock')">
+        {{ place.locked ? 'Unlock' : 'Lock' }} <kbd>L</kbd>
+      </button>
       <button type="button" class="flip" @click="emit('ashore')">Ashore <kbd>A</kbd></button>
     </div>
   </div>
@@ -139,8 +252,35 @@ label {
 .flip:hover {
   border-color: var(--soft);
 }
+.on {
+  width: 100%;
+  min-width: 0;
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12px;
+}
+.said {
+  flex: 1;
+  padding-top: 3px;
+}
+.flip:disabled {
+  opacity: 0.45;
+  cursor: default;
+}
+.wide {
+  grid-column: 1 / -1;
+  margin: 0;
+  font-size: 12px;
+}
+.bad {
+  color: var(--fix);
+}
 .acts {
   display: flex;
+  flex-wrap: wrap;
   grid-column: 1 / -1;
   gap: 6px;
   margin-top: 2px;

@@ -71,7 +71,6 @@ function take(): void {
       :data-testid="testid"
       @focus="emit('focus')"
       @change="take"
-      @keydown.enter="take"
     >
       <template #suffix>{{ unitOf(kind, units) }}</template>
     </el-input>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** All setups: open, copy, rename, put away, move to another boat, and in and out as files. */
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, Refusal, type SetupImport, type SetupState } from '@/api/client'
 import { useLook } from '@/stores/look'
+import type { Trip } from '@/stores/changes'
 import { useSetup } from '@/stores/setup'
+import ChoiceGroup from './ChoiceGroup.vue'
 
 const open = defineModel<boolean>({ required: true })
 const store = useSetup()
@@ -15,9 +17,22 @@ const file = ref('')
 const plan = ref<SetupImport | null>(null)
 const archived = ref(false)
 
+// The trip a setup is for: which water, how warm, standing or not, and on what day.
+const trip = reactive<Trip>({ water: 'fresh', posture: 'sits', day: null })
+const temp = ref<number | string>('')
+watch(
+  () => [open.value, store.kept?.revision] as const,
+  () => {
+    const kept = store.kept?.setup
+    if (!kept) return
+    Object.assign(trip, { water: kept.water, posture: kept.posture, day: kept.day ?? null })
+    temp.value = kept.water_temp_c ?? ''
+    name.value = kept.name
+  },
+  { immediate: true },
+)
 watch(open, (now) => {
   if (!now) return
-  name.value = store.kept?.setup.name ?? ''
   trouble.value = told.value = file.value = ''
   plan.value = null
   onto.value = null
@@ -42,12 +57,14 @@ const look = useLook()
 const sheet = (paper: string) =>
   `/api/v1/setups/${id()}/sheet.pdf?units=${look.units}&paper=${paper}`
 const id = () => store.kept!.setup_id
-const rename = () =>
+const save = () =>
   attempt(async () => {
-    if (await store.putSetup(name.value, store.kept!.setup.water)) {
+    const water_temp_c = temp.value === '' ? null : Number(temp.value)
+    const day = trip.day || null
+    if (await store.putSetup({ ...trip, name: name.value, water_temp_c, day })) {
       store.names = await ask(api.GET('/api/v1/setups'))
-      told.value = 'Renamed.'
-    }
+      told.value = 'Saved.'
+    } else trouble.value = store.refusal?.message ?? ''
   })
 const copy = () =>
   attempt(async () => {
@@ -129,10 +146,45 @@ const take = () =>
         aria-label="Name"
         data-testid="setup-name"
       />
-      <el-button size="small" @click="rename">Rename</el-button>
+      <el-button size="small" @click="save">Rename</el-button>
       <el-button size="small" data-testid="setup-copy" @click="copy"
         >Copy under this name</el-button
       >
+    </div>
+    <div class="trip">
+      <label>Water</label>
+      <ChoiceGroup
+        v-model="trip.water"
+        label="Water"
+        :options="[
+          ['fresh', 'fresh'],
+          ['salt', 'salt'],
+        ]"
+        @update:model-value="save"
+      />
+      <label for="temp">°C in it</label>
+      <input
+        id="temp"
+        v-model="temp"
+        type="number"
+        min="-2"
+        max="40"
+        step="0.5"
+        data-testid="water-temp"
+        @change="save"
+      />
+      <label>Fishes</label>
+      <ChoiceGroup
+        v-model="trip.posture"
+        label="Posture"
+        :options="[
+          ['sits', 'sitting'],
+          ['stands', 'standing too'],
+        ]"
+        @update:model-value="save"
+      />
+      <label for="day">Goes out</label>
+      <input id="day" v-model="trip.day" type="date" data-testid="setup-day" @change="save" />
     </div>
     <p class="files">
       <a :href="`/api/v1/setups/${id()}/file`" download data-testid="setup-export">Setup file</a>

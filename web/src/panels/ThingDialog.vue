@@ -6,7 +6,7 @@ import type { Units } from '@/edge/units'
 import ChoiceGroup from './ChoiceGroup.vue'
 import InstrumentReading from './InstrumentReading.vue'
 import QuantityInput from './QuantityInput.vue'
-import { BLANK, FIXINGS, FLAGS, KINDS, USES } from './thingWords'
+import { BLANK, FIXINGS, FLAGS, KINDS, OPENINGS, REELS, SHAPES, USES } from './thingWords'
 
 const props = defineProps<{ thing: Thing | null; units: Units; refused: Problem | null }>()
 const open = defineModel<boolean>({ required: true })
@@ -14,6 +14,21 @@ const emit = defineEmits<{ save: [thing: Thing]; strike: [] }>()
 
 const draft = reactive<Thing>({ ...BLANK })
 watch(open, (now) => now && Object.assign(draft, props.thing ?? BLANK), { immediate: true })
+
+const INNER = [
+  ['inner_length_m', 'length'],
+  ['inner_width_m', 'width'],
+  ['inner_height_m', 'height'],
+] as const
+const WALL_M = 0.01 // until the inside is measured: as large as the outside, less a wall
+const holds = computed(() => draft.inner_length_m != null)
+function setHolds(): void {
+  const now = !holds.value
+  const inner = (outer: number, walls: number) => Math.max(0.01, outer - walls * WALL_M)
+  draft.inner_length_m = now ? inner(draft.length_m, 2) : null
+  draft.inner_width_m = now ? inner(draft.width_m, 2) : null
+  draft.inner_height_m = now ? inner(draft.height_m, 1) : null
+}
 
 /** The scale's reading goes in as weighed, today. */
 function weigh(kg: number): void {
@@ -60,14 +75,7 @@ const other = computed(() =>
         ]"
       />
       <span>Shape</span>
-      <ChoiceGroup
-        v-model="draft.shape"
-        label="Shape"
-        :options="[
-          ['box', 'box or bag'],
-          ['rod', 'rod or pole'],
-        ]"
-      />
+      <ChoiceGroup v-model="draft.shape" label="Shape" :options="SHAPES" />
       <label>Length</label>
       <QuantityInput
         v-model="draft.length_m"
@@ -92,6 +100,46 @@ const other = computed(() =>
         :units="units"
         :wrong="wrong('height_m')"
       />
+      <template v-if="draft.shape === 'rod'">
+        <label>Butt</label>
+        <QuantityInput
+          :model-value="draft.butt_m ?? null"
+          label="From the end of the butt to the reel"
+          kind="length"
+          :units="units"
+          :wrong="wrong('butt_m')"
+          optional
+          placeholder="to the reel; typical if empty"
+          @update:model-value="draft.butt_m = $event"
+        />
+        <span>Reel</span>
+        <ChoiceGroup v-model="draft.reel" label="Reel" :options="REELS" />
+      </template>
+      <template v-else-if="draft.shape !== 'pole'">
+        <span>Inside</span>
+        <label class="tick">
+          <input :checked="holds" type="checkbox" data-testid="holds" @change="setHolds" />
+          it holds other things
+        </label>
+        <template v-if="holds">
+          <label>Inner size</label>
+          <div class="three">
+            <QuantityInput
+              v-for="[field, word] in INNER"
+              :key="field"
+              :model-value="draft[field] ?? null"
+              :label="`Inner ${word}`"
+              kind="length"
+              :units="units"
+              :wrong="wrong(field)"
+              :testid="field"
+              @update:model-value="draft[field] = $event"
+            />
+          </div>
+          <span>Opens by</span>
+          <ChoiceGroup v-model="draft.opens" label="How it opens" :options="OPENINGS" />
+        </template>
+      </template>
       <span>Scale</span>
       <InstrumentReading scale @force="weigh" />
       <span>Kind</span>
@@ -165,6 +213,14 @@ const other = computed(() =>
   display: flex;
   flex-wrap: wrap;
   gap: 2px 12px;
+}
+.three {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 6px;
+}
+.tick {
+  color: var(--ink);
 }
 .form {
   display: grid;

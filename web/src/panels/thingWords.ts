@@ -33,6 +33,24 @@ export const FIXINGS: Of<'fixed'>[] = [
   'loose',
 ]
 export const EVIDENCES: Of<'evidence'>[] = ['weighed', 'label', 'guess']
+export const SHAPES: [Of<'shape'>, string][] = [
+  ['box', 'box'],
+  ['cylinder', 'cylinder'],
+  ['bag', 'soft bag'],
+  ['rod', 'rod'],
+  ['pole', 'pole'],
+]
+export const REELS: [Of<'reel'>, string][] = [
+  ['none', 'none'],
+  ['under', 'hangs under'],
+  ['over', 'sits on top'],
+]
+export const OPENINGS: [Of<'opens'>, string][] = [
+  ['open', 'open top'],
+  ['lid', 'lid'],
+  ['zip', 'zip'],
+  ['roll top', 'roll top'],
+]
 export const FLAGS = [
   ['leashed', 'leashed'],
   ['floats', 'floats'],
@@ -66,4 +84,10 @@ export const BLANK: Thing = {
   price: null,
   bought: true,
   notes: '',
+  butt_m: null,
+  reel: 'none',
+  inner_length_m: null,
+  inner_width_m: null,
+  inner_height_m: null,
+  opens: 'open',
 }

@@ -9,20 +9,16 @@ import {
   askState,
   Offline,
   Refusal,
-  type Angler,
-  type Boat,
-  type DemandNumbers,
   type Drawing,
   type Figures,
   type Place,
   type Schemas,
-  type SeatPlace,
   type SetupState,
   type Thing,
   type Trial,
 } from '@/api/client'
-
-type Call = (setup_id: number, revision: number) => Promise<SetupState>
+import type { Frame } from '@/geometry/stands'
+import { changesOf, type Call } from './changes'
 
 /** A change that has not been kept, and why; it can be sent again. */
 interface Held {
@@ -36,6 +32,7 @@ export const useSetup = defineStore('setup', () => {
   const kept = shallowRef<SetupState | null>(null)
   const tried = shallowRef<Schemas['Preview'] | null>(null)
   const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
+  const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
   const refusal = shallowRef<Refusal | null>(null)
   const held = shallowRef<Held | null>(null)
   const saving = ref(0)
@@ -56,10 +53,15 @@ export const useSetup = defineStore('setup', () => {
     )
     for (const [id, place] of triedPlaces.value) {
       if (place) all.set(id, place)
-      else all.delete(id)
+      else takeOff(all, id)
     }
     return all
   })
+  /** Ashore goes a thing with all that stands on it. */
+  function takeOff(all: Map<number, Place>, id: number): void {
+    all.delete(id)
+    for (const [held, place] of all) if (place.on?.thing === id) takeOff(all, held)
+  }
   const ashore = computed(() =>
     Object.keys(things.value)
       .map(Number)
@@ -137,8 +139,14 @@ export const useSetup = defineStore('setup', () => {
     asking = false
   }
 
-  function tryPlace(id: number, place: Place | null): void {
-    triedPlaces.value = new Map(triedPlaces.value).set(id, place)
+  /** Things in hand; `frame` is what their places count from, where that is new to them. */
+  function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
+    triedPlaces.value = new Map([...triedPlaces.value, ...moves])
+    if (frame)
+      triedFrames.value = new Map([
+        ...triedFrames.value,
+        ...moves.map(([id]): [number, Frame] => [id, frame]),
+      ])
     tryOut({
       places: [...triedPlaces.value].map(([thing_id, one]) => ({ thing_id, place: one })),
     })
@@ -149,6 +157,7 @@ export const useSetup = defineStore('setup', () => {
     waiting = null
     tried.value = null
     triedPlaces.value = new Map()
+    triedFrames.value = new Map()
     refusal.value = null
   }
 
@@ -207,128 +216,6 @@ export const useSetup = defineStore('setup', () => {
 
   const nameOf = (id: number) => things.value[String(id)]?.name ?? ''
 
-  const put = (id: number, place: Place) =>
-    change(`place for ${nameOf(id)}`, (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/places/{thing_id}', {
-          params: { path: { setup_id, thing_id: id } },
-          body: { revision, place },
-        }),
-      ),
-    )
-
-  const takeAshore = (id: number) =>
-    change(`taking ${nameOf(id)} ashore`, (setup_id, revision) =>
-      askState(
-        api.DELETE('/api/v1/setups/{setup_id}/places/{thing_id}', {
-          params: { path: { setup_id, thing_id: id }, query: { revision } },
-        }),
-      ),
-    )
-
-  const step = (way: 'undo' | 'redo') =>
-    change(way, (setup_id, revision) =>
-      askState(
-        way === 'undo'
-          ? api.POST('/api/v1/setups/{setup_id}/undo', {
-              params: { path: { setup_id } },
-              body: { revision },
-            })
-          : api.POST('/api/v1/setups/{setup_id}/redo', {
-              params: { path: { setup_id } },
-              body: { revision },
-            }),
-      ),
-    )
-
-  const goTo = (number: number) =>
-    change('going back', (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/history/{number}', {
-          params: { path: { setup_id, number } },
-          body: { revision },
-        }),
-      ),
-    )
-
-  const putBoat = (boat: Boat) =>
-    change('the boat', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/boat', {
-          params: { path: { setup_id } },
-          body: { revision, boat },
-        }),
-      ),
-    )
-
-  const putAngler = (angler: Angler, seat: SeatPlace) =>
-    change('the angler', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/angler', {
-          params: { path: { setup_id } },
-          body: { revision, angler, seat },
-        }),
-      ),
-    )
-
-  const putSetup = (name: string, water: 'fresh' | 'salt') =>
-    change('the setup', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}', {
-          params: { path: { setup_id } },
-          body: { revision, name, water },
-        }),
-      ),
-    )
-
-  const putDemands = (demands: DemandNumbers) =>
-    change('the demands', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/demands', {
-          params: { path: { setup_id } },
-          body: { revision, demands },
-        }),
-      ),
-    )
-
-  const putThing = (id: number | null, thing: Thing) =>
-    change(thing.name, (setup_id, revision) =>
-      askState(
-        id === null
-          ? api.POST('/api/v1/setups/{setup_id}/things', {
-              params: { path: { setup_id } },
-              body: { revision, thing },
-            })
-          : api.PUT('/api/v1/setups/{setup_id}/things/{thing_id}', {
-              params: { path: { setup_id, thing_id: id } },
-              body: { revision, thing },
-            }),
-      ),
-    )
-
-  /** Several things at once, as one step of the history. */
-  const putThings = (things: { thing_id: number | null; thing: Thing }[]) =>
-    change(
-      things.length === 1 ? things[0]!.thing.name : `${things.length} things`,
-      (setup_id, revision) =>
-        askState(
-          api.PUT('/api/v1/setups/{setup_id}/things', {
-            params: { path: { setup_id } },
-            body: { revision, things },
-          }),
-        ),
-    )
-
-  const importGear = (text: string, take_good: boolean) =>
-    change('the table', (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/gear/import', {
-          params: { path: { setup_id } },
-          body: { revision, text, take_good },
-        }),
-      ),
-    )
-
   /** Show a setup that was just made: copied, moved or taken in. */
   async function show(state: SetupState): Promise<void> {
     kept.value = state
@@ -336,20 +223,14 @@ export const useSetup = defineStore('setup', () => {
     names.value = await ask(api.GET('/api/v1/setups'))
   }
 
-  const dropThing = (id: number) =>
-    change(`striking off ${nameOf(id)}`, (setup_id, revision) =>
-      askState(
-        api.DELETE('/api/v1/setups/{setup_id}/things/{thing_id}', {
-          params: { path: { setup_id, thing_id: id }, query: { revision } },
-        }),
-      ),
-    )
+  const changes = changesOf(change, nameOf)
 
   return {
     names,
     kept,
     tried,
     triedPlaces,
+    triedFrames,
     refusal,
     held,
     saving,
@@ -364,22 +245,11 @@ export const useSetup = defineStore('setup', () => {
     open,
     start,
     tryOut,
-    tryPlace,
+    tryPlaces,
     stopTrying,
     sendHeld,
     letGo,
-    put,
-    takeAshore,
-    step,
-    goTo,
-    putBoat,
-    putAngler,
-    putSetup,
-    putDemands,
-    putThing,
-    putThings,
-    importGear,
     show,
-    dropThing,
+    ...changes,
   }
 })

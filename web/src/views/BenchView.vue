@@ -1,27 +1,30 @@
 <script setup lang="ts">
 /** The bench: put it there and see. */
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Aboard, Place, Thing } from '@/api/client'
-import { useCarry } from '@/composables/useCarry'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { api, ask, type Aboard, type Between, type Place, type Thing } from '@/api/client'
+import { useBenchDrag } from '@/composables/useBenchDrag'
+import { useChosen } from '@/composables/useChosen'
 import { useNudge } from '@/composables/useNudge'
+import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
 import { number, show, unitOf } from '@/edge/units'
-import { sideWords, ZONE_WORD } from '@/edge/words'
-import { blankPlace, movedByKey, tidy, withinReachOf } from '@/geometry/places'
+import { sideWords, told, ZONE_WORD } from '@/edge/words'
+import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
+import { BOAT, outOf, stands } from '@/geometry/stands'
 import FigurePanel from '@/panels/FigurePanel.vue'
 import GearLists from '@/panels/GearLists.vue'
 import HowDrawer from '@/panels/HowDrawer.vue'
 import KeysDialog from '@/panels/KeysDialog.vue'
 import ThingDialog from '@/panels/ThingDialog.vue'
+import type { ChosenAct } from '@/panels/ChosenPanel.vue'
 import { OVERLAYS, useLook } from '@/stores/look'
 import { useSetup } from '@/stores/setup'
 
 const store = useSetup()
 const look = useLook()
 
-const selected = ref<number | null>(null)
 const figure = ref<'weight' | 'trim' | 'list' | 'gm' | 'wells' | null>(null)
 const keysOpen = ref(false)
 const thingOpen = ref(false)
@@ -29,103 +32,97 @@ const editing = ref<number | null>(null)
 const search = ref('')
 const sheet = useTemplateRef<InstanceType<typeof BenchSheet>>('sheet')
 const lists = useTemplateRef<InstanceType<typeof GearLists>>('lists')
-const { carrying, pickUp } = useCarry()
-const { nudge, settle } = useNudge<Place>(store.tryPlace, (id, place) => void store.put(id, place))
+const between = shallowRef<Between | null>(null)
+
+const { selected, marked, pick, mark, markAll, clear } = useChosen(store)
+type Moves = [number, Place][]
+const { nudge, settle } = useNudge<Moves>(
+  (moves) => store.tryPlaces(moves),
+  (moves) => void (moves.length === 1 ? store.put(...moves[0]!) : store.putPlaces('Move', moves)),
+)
 
 const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const rowOf = computed(
   () => new Map<number, Aboard>(store.figures?.aboard.map((row) => [row.thing_id, row])),
 )
-const drawn = computed<Drawn[]>(() =>
-  [...store.places].flatMap(([id, place]) => {
-    const thing = store.things[String(id)]
-    if (!thing) return []
-    return [
-      {
-        id,
-        thing,
-        place,
-        aboard: rowOf.value.get(id),
-        selected: id === selected.value,
-        ghost: false,
-      },
-    ]
-  }),
+const keptRowOf = computed(
+  () => new Map<number, Aboard>(store.kept?.figures.aboard.map((row) => [row.thing_id, row])),
 )
+const within = (place: Place): Place => withinReachOf(place, bow.value)
+const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
+  store,
+  rowOf,
+  within,
+  view: () => sheet.value,
+  begin: settle,
+  taken: pick,
+  free: (id) => !store.places.get(id)?.locked,
+  loadTargets,
+})
+const drawn = computed<Drawn[]>(() => {
+  const where = stands(store.places, rowOf.value, store.triedPlaces, store.triedFrames)
+  return [...where].flatMap(([id, stand]) => {
+    const thing = store.things[String(id)]
+    const aboard = rowOf.value.get(id)
+    const chosen = id === selected.value || marked.value.has(id)
+    const depth = aboard?.depth ?? 9
+    return thing ? [{ id, thing, stand, aboard, selected: chosen, ghost: false, depth }] : []
+  })
+})
 const ghosts = computed<Drawn[]>(() =>
   [...store.triedPlaces.keys()].flatMap((id) => {
-    const place = store.keptPlace(id)
+    const aboard = keptRowOf.value.get(id)
     const thing = store.things[String(id)]
-    const aboard = store.kept?.figures.aboard.find((row) => row.thing_id === id)
-    return place && thing ? [{ id, thing, place, aboard, selected: false, ghost: true }] : []
+    return aboard && thing
+      ? [{ id, thing, stand: aboard, aboard, selected: false, ghost: true, depth: 0 }]
+      : []
   }),
 )
 const labels = computed(
   () =>
     new Map(
-      drawn.value.map(({ id, thing, place, aboard }) => {
-        const from = show(bow.value - place.x_m, 'length', look.units, 0)
-        const side = sideWords(place.y_m, look.units)
+      drawn.value.map(({ id, thing, stand, aboard }) => {
+        const from = show(bow.value - stand.x_m, 'length', look.units, 0)
+        const side = sideWords(stand.y_m, look.units)
         const mass = show(thing.mass_kg, 'mass', look.units)
         const zone = aboard ? `, ${ZONE_WORD[aboard.zone]}` : ''
         return [id, `${thing.name}, ${mass}, ${from} from the bow, ${side}${zone}`]
       }),
     ),
 )
+const overWords = computed(() => {
+  const one = over.value
+  if (!one) return ''
+  if (!one.why) return one.name
+  return `${one.name}: ${told(one.why.text, one.why.amounts ?? [], look.units)}`
+})
 
+// What a thing could be put on is asked for the one in hand, and again when the setup changes.
+async function loadTargets(id: number): Promise<void> {
+  const setup_id = store.kept!.setup_id
+  try {
+    const found = await ask(
+      api.GET('/api/v1/setups/{setup_id}/targets/{thing_id}', {
+        params: { path: { setup_id, thing_id: id } },
+      }),
+    )
+    targets.value = found as typeof targets.value
+  } catch {
+    targets.value = [] // it can still be put on the deck; the banner tells of a lost server
+  }
+}
 watch(
-  () => store.kept?.setup_id,
-  () => (selected.value = null),
+  () => [selected.value, store.kept?.revision] as const,
+  ([id]) => {
+    between.value = null
+    if (id !== null) void loadTargets(id)
+  },
 )
 
-const within = (place: Place): Place => withinReachOf(place, bow.value)
-
-function grabAboard(event: PointerEvent, id: number, view: 'plan' | 'side'): void {
-  settle()
-  const start = store.places.get(id)
-  const at = sheet.value?.toBoat(event, view)
-  if (!start || !at) return
-  selected.value = id
-  const z = start.z_m ?? rowOf.value.get(id)?.base_z_m ?? 0
-  const grip = { x: at.x_m - start.x_m, y: at.y_m - start.y_m, z: at.z_m - z }
-  const to = (e: PointerEvent): Place | null => {
-    const now = sheet.value!.toBoat(e, view)
-    if (!now.inside && view === 'plan') return null
-    const x_m = tidy(now.x_m - grip.x)
-    if (view === 'plan') return within({ ...start, x_m, y_m: tidy(now.y_m - grip.y) })
-    const raised = now.z_m - grip.z
-    // Moving along the boat must not lift it: only a clear upward pull does.
-    const lifted = Math.abs(raised - z) > 0.03
-    return within({ ...start, x_m, z_m: lifted ? Math.max(0, tidy(raised)) : start.z_m })
-  }
-  carry(event, id, to)
-}
-
-function grabFromShelf(event: PointerEvent, id: number): void {
-  settle()
-  const thing = store.things[String(id)]
-  if (!thing) return
-  const rest = blankPlace(thing)
-  carry(event, id, (e) => {
-    const now = sheet.value!.toBoat(e, 'plan')
-    return now.inside ? within({ ...rest, x_m: tidy(now.x_m), y_m: tidy(now.y_m) }) : null
-  })
-}
-
-/** One drag: tried at every move, kept at the drop; dropped beside the boat it goes ashore. */
-function carry(event: PointerEvent, id: number, to: (e: PointerEvent) => Place | null): void {
-  pickUp(event, {
-    move: (e) => store.tryPlace(id, to(e)),
-    drop: (e) => {
-      const place = to(e)
-      if (place) {
-        selected.value = id
-        void store.put(id, place)
-      } else if (store.keptPlace(id)) void store.takeAshore(id)
-      else store.stopTrying()
-    },
-    cancel: () => store.stopTrying(),
-  })
+/** With Shift a thing is taken into the choice; otherwise it is taken hold of. */
+function grabOrMark(event: PointerEvent, id: number, view: 'plan' | 'side'): void {
+  if (event.shiftKey) mark(id)
+  else grabAboard(event, id, view)
 }
 
 function board(id: number): void {
@@ -133,7 +130,7 @@ function board(id: number): void {
   const seat = store.kept?.setup.seat
   if (!thing || !seat) return
   settle()
-  selected.value = id
+  pick(id)
   void store.put(id, { ...blankPlace(thing), x_m: tidy(seat.x_m - 0.5) }).then(focusSelected)
 }
 
@@ -142,20 +139,124 @@ async function focusSelected(): Promise<void> {
   if (selected.value !== null) sheet.value?.focusThing(selected.value)
 }
 
-function ashore(id: number): void {
+const chosen = (): number[] =>
+  marked.value.size > 1 ? [...marked.value] : selected.value === null ? [] : [selected.value]
+
+function ashore(ids: number[]): void {
   settle()
-  if (store.keptPlace(id)) void store.takeAshore(id)
-  if (selected.value === id) selected.value = null
+  const aboard = ids.filter((id) => store.keptPlace(id))
+  if (aboard.length === 1) void store.takeAshore(aboard[0]!)
+  else if (aboard.length)
+    void store.putPlaces(
+      'Take ashore',
+      aboard.map((id) => [id, null]),
+    )
+  clear()
+}
+
+/** Change a flag of what is chosen, all the same way. */
+function flag(
+  verbs: ['Lock', 'Unlock'] | ['Group', 'Ungroup'],
+  on: (place: Place) => boolean,
+  to: (place: Place, set: boolean) => Place,
+): void {
+  const ids = chosen()
+  const set = !ids.every((id) => on(store.places.get(id)!))
+  settle()
+  void store.putPlaces(
+    set ? verbs[0] : verbs[1],
+    ids.map((id) => [id, to(store.places.get(id)!, set)]),
+  )
+}
+
+async function measure(): Promise<void> {
+  const [thing_id, other_id] = chosen()
+  if (thing_id === undefined || other_id === undefined) return
+  between.value = (await ask(
+    api.GET('/api/v1/setups/{setup_id}/between/{thing_id}/{other_id}', {
+      params: { path: { setup_id: store.kept!.setup_id, thing_id, other_id } },
+    }),
+  )) as Between
+}
+
+/** In a container, let the chosen thing come out one place sooner or later. */
+function reorder(by: 1 | -1): void {
+  const id = selected.value
+  const box = id === null ? null : rowOf.value.get(id)?.held_by
+  if (id === null || box == null) return
+  const among = store.figures!.aboard.filter((row) => row.held_by === box).map((r) => r.thing_id)
+  const at = among.indexOf(id)
+  const swapped = [...among]
+  swapped.splice(at, 1)
+  swapped.splice(at + by, 0, id)
+  settle()
+  void store.putPlaces(
+    'Reorder',
+    swapped.map((one, order) => [one, { ...store.places.get(one)!, order }]),
+  )
+}
+
+function act(what: ChosenAct): void {
+  const ids = chosen()
+  if (!ids.length) return
+  settle()
+  if (what === 'ashore') ashore(ids)
+  else if (what === 'duplicate') void store.duplicate(ids)
+  else if (what === 'measure') void measure()
+  else if (what === 'earlier') reorder(-1)
+  else if (what === 'later') reorder(1)
+  else if (what === 'lock')
+    flag(
+      ['Lock', 'Unlock'],
+      (p) => p.locked,
+      (p, locked) => ({ ...p, locked }),
+    )
+  else if (what === 'group') {
+    const next = 1 + Math.max(0, ...[...store.places.values()].map((p) => p.group))
+    flag(
+      ['Group', 'Ungroup'],
+      (p) => p.group > 0,
+      (p, set) => ({ ...p, group: set ? next : 0 }),
+    )
+  } else void store.lineUp(what, ids)
+}
+
+const ACTS: Record<string, ChosenAct> = {
+  m: 'mirror',
+  d: 'duplicate',
+  l: 'lock',
+  g: 'group',
+  e: 'measure',
+  a: 'ashore',
+}
+
+/** Where keys take a thing: along what it is on, and as far as that goes. */
+function movedByKey(event: KeyboardEvent, id: number): Place | null {
+  const place = store.places.get(id)!
+  const step = stepOf(event)
+  if (!step) return turnedByKey(event, place)
+  const row = rowOf.value.get(id)
+  const frame = place.on ? (row?.frame ?? BOAT) : BOAT
+  const [x, y] = outOf(frame, place.x_m, place.y_m)
+  return within(placedAt(place, frame, row?.slide_m, x + step[0], y + step[1]))
 }
 
 function thingKey(event: KeyboardEvent, id: number): void {
-  const place = store.places.get(id)
-  if (!place || event.ctrlKey || event.metaKey) return
-  const moved = movedByKey(event, place)
-  if (moved) nudge(id, within(moved))
-  else if (event.key === 'a') ashore(id)
-  else return
-  selected.value = id
+  if (!store.places.has(id) || event.ctrlKey || event.metaKey) return
+  const marking = event.key.toLowerCase() === 'x'
+  if (!marking && selected.value !== id && !marked.value.has(id)) pick(id)
+  const what = event.altKey ? undefined : ACTS[event.key.toLowerCase()]
+  if (marking) mark(id)
+  else if (what) act(what)
+  else {
+    const free = chosen().filter((one) => !store.places.get(one)?.locked)
+    const moves = free.flatMap((one): Moves => {
+      const place = movedByKey(event, one)
+      return place ? [[one, place]] : []
+    })
+    if (moves.length === 0) return
+    nudge(moves)
+  }
   event.preventDefault()
   event.stopPropagation()
 }
@@ -165,21 +266,26 @@ function walk(toStern: boolean): void {
   if (ids.length === 0) return
   const at = selected.value === null ? -1 : ids.indexOf(selected.value)
   const next = at < 0 ? (toStern ? 0 : ids.length - 1) : at + (toStern ? 1 : -1)
-  selected.value = ids[(next + ids.length) % ids.length]!
+  pick(ids[(next + ids.length) % ids.length]!, true)
   void focusSelected()
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const typing = (event.target as Element).closest?.('input, textarea, [role="dialog"]')
+  const typing = (event.target as Element).closest?.('input, textarea, select, [role="dialog"]')
   const key = event.key.toLowerCase()
+  if (typing) return
   if ((event.ctrlKey || event.metaKey) && key === 'z') {
-    if (typing) return
     event.preventDefault()
     settle()
     void store.step(event.shiftKey ? 'redo' : 'undo')
     return
   }
-  if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+  if ((event.ctrlKey || event.metaKey) && key === 'a') {
+    event.preventDefault()
+    markAll()
+    return
+  }
+  if (event.ctrlKey || event.metaKey || event.altKey) return
   const overlay = OVERLAYS[Number(event.key) - 1]
   if (overlay) look.toggle(overlay.key)
   else if (event.key === '[') walk(false)
@@ -187,11 +293,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   else if (event.key === '/') lists.value?.focusSearch()
   else if (event.key === '?') keysOpen.value = true
   else if (key === 'h') figure.value = 'trim'
-  else if (event.key === 'Escape') selected.value = null
+  else if (key === 'p') void picture()
+  else if (event.key === 'Escape') clear()
   else if (selected.value !== null) return thingKey(event, selected.value)
   else return
   event.preventDefault()
 })
+
+const picture = () =>
+  savePng(sheet.value!.svg!, `${store.kept!.setup.name}, ${store.kept!.setup.boat.name}`)
 
 function edit(id: number | null): void {
   settle()
@@ -220,14 +330,19 @@ async function strike(): Promise<void> {
         :aboard="store.figures.aboard"
         :ashore="store.ashore"
         :selected="selected"
+        :marked="marked"
+        :elsewhere="store.kept.elsewhere"
+        :targets="targets"
         :bow_x_m="bow"
         :units="look.units"
         :dropping="carrying"
-        @pick="selected = $event"
+        @pick="pick"
+        @mark="mark"
+        @act="act"
         @grab="grabFromShelf"
         @board="board"
         @place="(id, place) => store.put(id, within(place))"
-        @ashore="ashore"
+        @ashore="ashore([$event])"
         @edit="edit"
         @key="thingKey"
       />
@@ -249,10 +364,15 @@ async function strike(): Promise<void> {
           {{ number(0.01, 'length', look.units, look.units === 'metric' ? 0 : 1) }}
           {{ unitOf('length', look.units) }} <kbd>Shift</kbd>
           {{ number(0.05, 'length', look.units, look.units === 'metric' ? 0 : 1) }}
-          <kbd>M</kbd> mirror <kbd>R</kbd> turn
+          <button type="button" class="keys" data-testid="picture" @click="picture">
+            picture <kbd>P</kbd>
+          </button>
           <button type="button" class="keys" @click="keysOpen = true">all keys <kbd>?</kbd></button>
         </span>
       </div>
+      <p v-if="carrying && overWords" class="over" role="status" :class="{ barred: over?.why }">
+        {{ overWords }}
+      </p>
       <BenchSheet
         ref="sheet"
         :boat="store.kept.setup.boat"
@@ -264,9 +384,13 @@ async function strike(): Promise<void> {
         :overlays="look.overlays"
         :units="look.units"
         :labels="labels"
+        :targets="carrying ? targets : []"
+        :over="over"
+        :between="between"
         :class="{ carrying }"
-        @pick="selected = $event"
-        @grab="grabAboard"
+        @pick="pick"
+        @edit="edit"
+        @grab="grabOrMark"
         @key="thingKey"
       />
     </main>
@@ -317,6 +441,7 @@ aside {
   border-left: 1px solid var(--line);
 }
 main {
+  position: relative;
   display: flex;
   flex-direction: column;
   gap: 8px;
@@ -364,6 +489,24 @@ main {
 }
 .carrying {
   cursor: grabbing;
+}
+.over {
+  position: absolute;
+  top: 52px;
+  left: 50%;
+  z-index: 2;
+  margin: 0;
+  padding: 3px 12px;
+  border: 1px solid var(--pick);
+  border-radius: 12px;
+  background: var(--card);
+  color: var(--pick);
+  transform: translateX(-50%);
+  pointer-events: none;
+}
+.over.barred {
+  border-color: var(--stop);
+  color: var(--stop);
 }
 
 @media (max-width: 900px) {

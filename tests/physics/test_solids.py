@@ -1,0 +1,120 @@
+"""Gaps between rounded boxes: closed forms, laws, and a general minimiser on random pairs."""
+
+import numpy as np
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from scipy.optimize import minimize
+
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.solids import Gaps, Solids, boxes, gaps, near_pairs, rods, together
+
+
+def box(at: tuple[float, float, float], size: tuple[float, float, float],
+        turn_deg: float = 0.0) -> Solids:  # fmt: skip
+    """One box."""
+    return boxes(np.array([at]), np.array([size]), np.radians([turn_deg]))
+
+
+def rod(start: tuple[float, float, float], end: tuple[float, float, float],
+        radius: float = 0.0) -> Solids:  # fmt: skip
+    """One rod."""
+    return rods(np.array([start]), np.array([end]), np.array([radius]))
+
+
+def gap(a: Solids, b: Solids) -> float:
+    """Between two single ones."""
+    return float(gaps(a, b).gap_m[0])
+
+
+UNIT = box((0, 0, 0), (1, 1, 1))
+
+
+@pytest.mark.parametrize(
+    ("other", "apart"),
+    [
+        (box((2, 0, 0), (1, 1, 1)), 1.0),  # face to face
+        (box((2, 2, 0), (1, 1, 1)), 2**0.5),  # edge to edge
+        (box((2, 2, 2), (1, 1, 1)), 3**0.5),  # corner to corner
+        (box((2, 0, 0), (1, 1, 1), 45), 1.5 - 2**-0.5),  # face to turned edge
+        (rod((1, 0, -1), (1, 0, 1)), 0.5),  # a rod along a face
+        (rod((1, 0, -1), (1, 0, 1), 0.2), 0.3),  # the same, thick
+        (rod((1.5, 0.5, 0.5), (2.5, 1.5, 1.5)), 1.0),  # its end to a corner, along x
+    ],
+)
+def test_gaps_that_can_be_worked_out(other: Solids, apart: float) -> None:
+    assert gap(UNIT, other) == pytest.approx(apart, abs=1e-4)
+    assert gap(other, UNIT) == pytest.approx(apart, abs=1e-4)
+
+
+def test_crossed_and_parallel_rods() -> None:
+    crossed = gap(rod((-1, 0, 0), (1, 0, 0)), rod((0, -1, 0.3), (0, 1, 0.3)))
+    assert crossed == pytest.approx(0.3, abs=1e-4)
+    parallel = gap(rod((-1, 0, 0), (1, 0, 0), 0.05), rod((0.5, 0.4, 0), (3, 0.4, 0), 0.05))
+    assert parallel == pytest.approx(0.3, abs=1e-4)
+
+
+@pytest.mark.parametrize(("aside", "deep"), [(0.9, 0.1), (0.6, 0.4), (0.99, 0.01)])
+def test_boxes_in_each_other_say_how_deep_and_which_way_out(aside: float, deep: float) -> None:
+    found = gaps(UNIT, box((0.1, aside, 0.05), (1, 1, 1)))
+    assert found.gap_m[0] == pytest.approx(-deep, abs=1e-6)
+    assert found.away[0] == pytest.approx([0, -1, 0], abs=1e-9)
+
+
+def _random(seed: int, count: int) -> Solids:
+    rng = np.random.default_rng(seed)
+    axes = np.linalg.qr(rng.normal(size=(count, 3, 3)))[0]
+    flat = rng.random((count, 3)) > 0.25
+    half = rng.uniform(0.02, 0.5, (count, 3)) * flat
+    return Solids(rng.normal(size=(count, 3)) * 0.7, axes, half, rng.uniform(0, 0.1, count))
+
+
+def _by_minimiser(a: Solids, b: Solids, i: int) -> float:
+    def square(own: Array) -> float:
+        p = a.middle_m[i] + a.axes[i].T @ own[:3]
+        q = b.middle_m[i] + b.axes[i].T @ own[3:]
+        return float(((p - q) ** 2).sum())
+
+    half = np.append(a.half_m[i], b.half_m[i])
+    found = minimize(square, np.zeros(6), bounds=list(zip(-half, half, strict=True)),
+                     method="L-BFGS-B", options={"ftol": 1e-15, "gtol": 1e-10})  # fmt: skip
+    return float(np.sqrt(found.fun))
+
+
+@given(st.integers(0, 10_000))
+def test_gaps_are_the_least_distance(seed: int) -> None:
+    a, b = _random(seed, 6), _random(seed + 20_000, 6)
+    found = gaps(a, b)
+    for i in range(6):
+        apart = _by_minimiser(a, b, i)
+        if apart > 1e-3:
+            thick = float(a.radius_m[i] + b.radius_m[i])
+            assert found.gap_m[i] == pytest.approx(apart - thick, abs=2e-4)
+
+
+def _moved(solids: Solids, by: Array) -> Solids:
+    return Solids(solids.middle_m + by, solids.axes, solids.half_m, solids.radius_m)
+
+
+@given(st.integers(0, 10_000))
+def test_moving_away_by_the_depth_clears(seed: int) -> None:
+    a, b = _random(seed, 8), _random(seed + 30_000, 8)
+    found: Gaps = gaps(a, b)
+    out = _moved(a, found.away * np.maximum(0, -found.gap_m + 1e-3)[:, None])
+    assert (gaps(out, b).gap_m[found.gap_m < 0] > -5e-4).all()
+
+
+@given(st.integers(0, 10_000))
+def test_near_pairs_leaves_out_nothing_that_is_near(seed: int) -> None:
+    a, b = _random(seed, 7), _random(seed + 40_000, 5)
+    near = set(zip(*(rows.tolist() for rows in near_pairs(a, b, 0.1)), strict=True))
+    every = [(i, j) for i in range(7) for j in range(5)]
+    rows, columns = (np.array(side) for side in zip(*every, strict=True))
+    apart = gaps(a.take(rows), b.take(columns)).gap_m
+    assert {pair for pair, m in zip(every, apart, strict=True) if m < 0.1} <= near
+
+
+def test_groups_keep_their_order() -> None:
+    both = together(UNIT, rod((1, 2, 3), (1, 2, 5)))
+    assert both.middle_m.tolist() == [[0, 0, 0], [1, 2, 4]]
+    assert both.reach_m == pytest.approx([0.75**0.5, 1.0])
