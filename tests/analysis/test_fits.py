@@ -1,5 +1,7 @@
 """What a thing may be put on, and by how much it does not fit."""
 
+from typing import Any
+
 import pytest
 from tests.analysis.test_placing import (
     CRATE,
@@ -73,7 +75,7 @@ TRACK = on("fitting", name="Port track")
 )  # fmt: skip
 def test_fits(
     size: tuple[float, float, float],
-    more: dict[str, object],
+    more: dict[str, Any],
     what: On,
     why: str | None,
     over: float,

@@ -205,7 +205,7 @@ def test_a_trip_that_cannot_be_is_refused(client: TestClient, trip: Any) -> None
 
 
 def test_the_trip_is_kept_undone_and_in_the_file(client: TestClient) -> None:
-    trip = {"day": "2027-06-05", "water_temp_c": 9.5, "posture": "stands"}
+    trip: dict[str, Any] = {"day": "2027-06-05", "water_temp_c": 9.5, "posture": "stands"}
     after = send(client, "PUT", "", name="Cold", water="salt", **trip).json()
     assert trip.items() <= after["setup"].items()
     text = client.get(f"{V1}/1/file").text
