@@ -1,7 +1,10 @@
 """Fresh pictures of the main views for the README, from the demo: `python -m scripts.shots`."""
 
+import json
 import tempfile
 from pathlib import Path
+from typing import Any
+from urllib.request import Request, urlopen
 
 from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
@@ -29,6 +32,30 @@ def tilt(page: Page) -> None:
         page.locator('[data-testid="box-take"]:disabled').wait_for()
         page.locator('[data-testid="box-take"]:not(:disabled)').click()
     page.get_by_test_id("tilt-fit").get_by_text("±").wait_for()  # with all three
+
+
+def crowd(url: str) -> None:
+    """Add twenty-one generic things to the first setup, each where the core finds it a place."""
+    api = f"{url}/api/v1"
+
+    def ask(method: str, path: str, body: object = None) -> Any:
+        data = None if body is None else json.dumps(body).encode()
+        headers = {"content-type": "application/json"}
+        with urlopen(Request(f"{api}{path}", data, headers, method=method)) as answer:
+            return json.load(answer)
+
+    state = ask("GET", "/setups/1")
+    for thing in ask("GET", "/catalog")[:40]:
+        if len(state["setup"]["places"]) == 40:
+            return
+        body = {"revision": state["revision"], "thing": thing}
+        state = ask("POST", "/setups/1/things", body)
+        thing_id = max(int(i) for i in state["setup"]["things"])
+        offered = ask("GET", f"/setups/1/targets/{thing_id}")
+        fits = [t for t in offered if t["why"] is None and t["name"] != "cockpit"]
+        if fits:
+            body = {"revision": state["revision"], "place": fits[thing_id % len(fits)]["place"]}
+            state = ask("PUT", f"/setups/1/places/{thing_id}", body)
 
 
 def main() -> None:
@@ -60,6 +87,12 @@ def main() -> None:
         page.get_by_label("Night colours").click()
         page.set_viewport_size({"width": 390, "height": 844})
         page.screenshot(path=TARGET / "bench-phone.png")
+        page.set_viewport_size({"width": 1280, "height": 800})
+        crowd(server.url)
+        page.reload()
+        settle(page)
+        page.locator('[data-aboard="9"]').click()
+        page.screenshot(path=TARGET / "bench-full.png")
         browser.close()
         server.stop()
 

@@ -1,5 +1,6 @@
 """Many things at once, tables, setups as a whole, and files through the API."""
 
+import base64
 from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
@@ -140,3 +141,42 @@ def test_a_broken_file_is_refused_by_field(client: TestClient) -> None:
     answer = client.post(f"{V1}/import", json={"text": text})
     assert answer.json()["fields"][0]["field"] == "water"
     assert len(client.get(V1).json()) == 4
+
+
+PNG = b"\x89PNG\r\n\x1a\n" + bytes(40)
+
+
+def test_a_photo_is_kept_shown_and_undone_and_stays_out_of_files(client: TestClient) -> None:
+    image = base64.b64encode(PNG).decode()
+    photo_id = client.post("/api/v1/photos", json={"image": image}).json()["photo_id"]
+    shown = client.get(f"/api/v1/photos/{photo_id}")
+    assert (shown.content, shown.headers["content-type"]) == (PNG, "image/png")
+    assert shown.headers["x-content-type-options"] == "nosniff"
+    thing = get(client)["setup"]["things"]["9"] | {"photo": photo_id}
+    after = client.put(f"{V1}/1/things/9", json={"revision": 1, "thing": thing}).json()
+    assert after["setup"]["things"]["9"]["photo"] == photo_id
+    text = client.get(f"{V1}/1/file").text
+    assert "photo" not in text
+    plan = client.post(f"{V1}/import/preview", json={"text": text}).json()
+    assert plan["new_things"] == []
+    table = client.get(f"{V1}/1/gear.csv").text
+    rows = client.post(f"{V1}/1/gear/preview", json={"text": table}).json()
+    assert {row["does"] for row in rows} == {"same"}
+    undone = client.post(f"{V1}/1/undo", json={"revision": after["revision"]}).json()
+    assert undone["setup"]["things"]["9"]["photo"] is None
+
+
+@pytest.mark.parametrize(
+    ("image", "why"),
+    [
+        ("not base64!", "not in base64"),
+        (base64.b64encode(b"<svg onload=alert(1)>").decode(), "no JPEG or PNG"),
+        (base64.b64encode(b"GIF89a").decode(), "no JPEG or PNG"),
+        (base64.b64encode(PNG + bytes(1024 * 1024)).decode(), "larger than 1 MB"),
+    ],
+)
+def test_what_is_no_picture_is_refused(client: TestClient, image: str, why: str) -> None:
+    answer = client.post("/api/v1/photos", json={"image": image})
+    assert answer.status_code == 422
+    assert why in answer.json()["detail"]
+    assert client.get("/api/v1/photos/1").status_code == 404

@@ -14,7 +14,7 @@ from neat_hull.model.thing import BURY_M, Thing
 SEAT_HALF_M = 0.24  # half the breadth of an ordinary seat; no more goes under it
 SEAT_BACK_M = 0.60  # breadth of what can be hung behind one
 _EDGE_M = 0.005  # nobody sees less
-_ON_TOP_SHARE = 2.0  # what stands on another may be twice as large as its top, no more
+_ON_TOP_SHARE = 1.5  # what stands on another may be half as large again as its top, no more
 _TUBE_M, _POINT_M = 0.05, 0.06  # how near a pointer must come to a tube, or to a point
 _TRACK_HALF_M = 0.05
 
@@ -22,14 +22,12 @@ _TRACK_HALF_M = 0.05
 _FIXED_ON = {
     "track": ("track bolt", "ball", "plate"),
     "seat rail": ("track bolt", "strap"),
-    "handle": ("bungee", "strap"),
     "recess": ("plate", "hook-and-loop", "loose", "strap", "bungee"),
 }
 _KINDS_ON = {"drive": ("drive",), "rudder": ("drive",), "cleat": ("anchor",)}
 _WORDS = {
     "track": "a track bolt, a ball or a plate",
     "seat rail": "a track bolt or a strap",
-    "handle": "bungee or strap",
     "recess": "a plate, hook-and-loop, strap or bungee",
     "drive": "a drive",
     "rudder": "a rudder",
@@ -90,10 +88,17 @@ def _candidates(placing: Placing, thing_id: int) -> Iterator[On]:
             continue
         if _holds(other):
             yield On(kind="thing", thing=other_id, spot="in")
-        if not thing.long and (not other.long or other.kind == "holder") and other.kind != "seat":
+        if not thing.long and _is_top(other):
             on = On(kind="thing", thing=other_id)
             if _why(placing, thing_id, on) is None:  # of tops, only those that will do are of use
                 yield on
+
+
+def _is_top(other: Thing) -> bool:
+    """What something else may stand on: an arm, or a thing with a top that nobody needs."""
+    if other.long or other.kind == "holder":
+        return other.long and other.kind == "holder"
+    return other.kind != "seat"
 
 
 def _spot(fitting: Fitting) -> Spot:
@@ -350,8 +355,8 @@ def _why_thing(
         return _taken(placing, thing_id, On(kind="thing", thing=other_id, spot="in"), other.name)
     if spot != "on":
         return None
-    if thing.long or other.kind == "holder":
-        return None
+    if not _is_top(other):
+        return Said(text=f"{other.name} has no top to stand on")
     if thing.length_m * thing.width_m > _ON_TOP_SHARE * other.length_m * other.width_m:
         return Said(text=f"too large to stand on {other.name}")
     return None

@@ -1,8 +1,10 @@
 """The pile of gear: many things in one step, tables in and out, and the catalogue."""
 
-from typing import Literal
+from base64 import b64decode
+from typing import Annotated, Literal
 
 from fastapi import APIRouter
+from fastapi import Path as PathParam
 from pydantic import Field
 from starlette.responses import Response
 
@@ -11,11 +13,13 @@ from neat_hull.api.setups import Seen
 from neat_hull.api.state import Db, SetupId, SetupState
 from neat_hull.errors import InputError, NotFoundError
 from neat_hull.files.catalog import catalog
-from neat_hull.files.gear_csv import read_gear, write_gear
+from neat_hull.files.gear_csv import GearRow, read_gear, write_gear
 from neat_hull.model.base import Model
 from neat_hull.model.figures import Answer
 from neat_hull.model.thing import Thing
+from neat_hull.store.connect import transaction
 from neat_hull.store.history import Change
+from neat_hull.store.photos import add_photo, load_photo, media_type
 from neat_hull.store.setups import load_setup, next_thing_id
 
 router = APIRouter(tags=["gear"])
@@ -47,6 +51,18 @@ class TableImport(Seen):
     take_good: bool = False
 
 
+class Photo(Model):
+    """A JPEG or PNG in base64."""
+
+    image: str = Field(max_length=1_500_000)
+
+
+class PhotoId(Answer):
+    """What a thing calls its picture by."""
+
+    photo_id: int
+
+
 class ImportRow(Answer):
     """What a line of a table would do."""
 
@@ -75,6 +91,27 @@ def put_things(setup_id: SetupId, body: ThingsChange, db: Db) -> SetupState:
     names = body.things[0].thing.name if len(step) == 1 else f"{len(step)} things"
     verb = "Add" if all(one.thing_id is None for one in body.things) else "Change"
     return apply_step(db, setup_id, body.revision, f"{verb} {names}", step, "things")
+
+
+@router.post("/photos", status_code=201)
+def post_photo(body: Photo, db: Db) -> PhotoId:
+    """Keep a picture of a thing; a thing then names it by its id."""
+    try:
+        image = b64decode(body.image, validate=True)
+    except ValueError as error:
+        raise InputError("image", None, "is not in base64") from error
+    with transaction(db):
+        return PhotoId(photo_id=add_photo(db, image))
+
+
+@router.get("/photos/{photo_id}")
+def get_photo(photo_id: Annotated[int, PathParam(ge=1, le=2**62)], db: Db) -> Response:
+    """A picture as it came."""
+    image = load_photo(db, photo_id)
+    # Nothing but a picture, whatever else is in the bytes.
+    headers = {"X-Content-Type-Options": "nosniff", "Content-Security-Policy": "default-src 'none'",
+               "Cache-Control": "private, max-age=31536000, immutable"}  # fmt: skip
+    return Response(image, media_type=media_type(image), headers=headers)
 
 
 @router.get("/setups/{setup_id}/gear.csv")
@@ -116,8 +153,12 @@ def plan_table(
     by_name = {thing.name: thing_id for thing_id, thing in known.items()}
     rows = [ImportRow(line=one.line, name="", does="bad", why=one.why) for one in bad]
     changes: list[tuple[int | None, Thing]] = []
-    for one in good:
+    for row in good:
+        one = row
         thing_id = by_name.pop(one.thing.name, None)
+        if thing_id is not None:  # a table has no pictures; one that is there stays
+            photo = {"photo": known[thing_id].photo}
+            one = GearRow(one.line, one.thing.model_copy(update=photo))
         same = thing_id is not None and known[thing_id] == one.thing
         does: Literal["new", "changes", "same"] = (
             "same" if same else "new" if thing_id is None else "changes"

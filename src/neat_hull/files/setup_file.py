@@ -25,8 +25,9 @@ MOST_BYTES = 2 * 1024 * 1024  # a setup of 500 things is under 300 kB
 
 
 class FileThing(Thing):
-    """A thing with the number that placements call it by."""
+    """A thing with the number that placements call it by; its photo stays where it is kept."""
 
+    photo: None = Field(default=None, exclude=True)
     id: int = Field(ge=1, le=2**62)
 
 
@@ -69,7 +70,7 @@ def write_setup(setup: Setup) -> str:
         day=setup.day,
         water_temp_c=setup.water_temp_c,
         posture=setup.posture,
-        gear=[FileThing(id=i, **setup.things[i].model_dump()) for i in aboard],
+        gear=[FileThing(id=i, **setup.things[i].model_dump(exclude={"photo"})) for i in aboard],
         placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
     )
     return json.dumps(file.model_dump(mode="json"), indent=1, ensure_ascii=False) + "\n"
@@ -84,7 +85,9 @@ def read_setup(data: bytes) -> Setup:
         file = SetupFile.model_validate_json(data)
     except ValidationError as error:
         raise input_errors(error.errors(include_url=False)) from error
-    things = {one.id: Thing.model_validate(one.model_dump(exclude={"id"})) for one in file.gear}
+    things = {
+        one.id: Thing.model_validate(one.model_dump(exclude={"id", "photo"})) for one in file.gear
+    }
     wrong = [
         InputError(f"placements[{i}].thing", one.thing, f"there is no thing {one.thing} in gear")
         for i, one in enumerate(file.placements)

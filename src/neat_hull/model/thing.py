@@ -60,6 +60,7 @@ class Thing(Model):
     worn: bool = False
     price: float | None = Field(default=None, ge=0, le=1e6)
     bought: bool = True
+    photo: int | None = Field(default=None, ge=1, le=2**62)
     notes: str = Field(default="", max_length=2000)
     butt_m: float | None = Field(default=None, gt=0, le=2)
     reel: Reel = "none"

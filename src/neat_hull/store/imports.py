@@ -32,11 +32,11 @@ def plan_import(db: Connection, setup: Setup) -> ImportPlan:
     known: dict[str, list[int]] = {}
     for row in db.execute(ROWS["all_things"]):
         thing = Thing.model_validate(read_row("thing", row))
-        known.setdefault(thing.model_dump_json(), []).append(row["id"])
+        known.setdefault(_without_photo(thing), []).append(row["id"])
     ids: dict[int, int] = {}
     new = []
     for number, thing in setup.things.items():
-        like = known.get(thing.model_dump_json(), [])
+        like = known.get(_without_photo(thing), [])
         if like:
             ids[number] = like.pop(0)
         else:
@@ -49,6 +49,10 @@ def plan_import(db: Connection, setup: Setup) -> ImportPlan:
         new,
         setup.name in names,
     )
+
+
+def _without_photo(thing: Thing) -> str:
+    return thing.model_dump_json(exclude={"photo"})
 
 
 def import_setup(db: Connection, setup: Setup) -> int:

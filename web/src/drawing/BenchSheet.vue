@@ -8,7 +8,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import type { Between, Boat, Drawing, Figures, SeatPlace, Target } from '@/api/client'
 import type { Units } from '@/edge/units'
 import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from '@/geometry/sheet'
-import { alongRuler } from '@/geometry/things'
+import { alongRuler, titled } from '@/geometry/things'
 import type { Overlay } from '@/stores/look'
 import AnglerShape from './AnglerShape.vue'
 import AsternView from './AsternView.vue'
@@ -80,6 +80,10 @@ const marks = computed(() => {
 const ordered = computed(() =>
   [...props.things].sort((a, b) => Number(a.selected) - Number(b.selected) || a.depth - b.depth),
 )
+const titles = computed(() => ({
+  plan: titled(sheet.value, props.things, 'plan'),
+  side: titled(sheet.value, props.things, 'side'),
+}))
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),
   height: Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
@@ -190,6 +194,7 @@ defineExpose({ toBoat, focusThing, svg })
           view="plan"
           :label="labels.get(thing.id) ?? thing.thing.name"
           :named="on('names')"
+          :titled="titles.plan.has(thing.id)"
           @grab="emit('grab', $event, thing.id, 'plan')"
           @key="emit('key', $event, thing.id)"
           @pick="emit('pick', thing.id)"
@@ -226,6 +231,7 @@ defineExpose({ toBoat, focusThing, svg })
           view="side"
           :label="labels.get(thing.id) ?? thing.thing.name"
           :named="false"
+          :titled="titles.side.has(thing.id)"
           @grab="emit('grab', $event, thing.id, 'side')"
         />
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />

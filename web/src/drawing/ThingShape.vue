@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** One thing, from above or from the side; drawn where it is told, speaks by events. */
 import { computed } from 'vue'
-import { path, planY, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
-import { fitting, halfAlong, isLong, planCorners, rodPlan, rodSide } from '@/geometry/things'
+import { path, planY, toX, type Point, type Sheet } from '@/geometry/sheet'
+import { corners, isLong, labelOf, rodPlan, rodSide } from '@/geometry/things'
 import type { Drawn } from './types'
 
 const props = defineProps<{
@@ -10,24 +10,14 @@ const props = defineProps<{
   drawn: Drawn
   view: 'plan' | 'side'
   label: string
+  /** its whole name, over everything */
   named: boolean
+  /** as much of its name as fits in it */
+  titled?: boolean
 }>()
 defineEmits<{ grab: [event: PointerEvent]; key: [event: KeyboardEvent]; pick: []; edit: [] }>()
 
-const corners = computed<Point[]>(() => {
-  if (props.view === 'plan') return planCorners(props.sheet, props.drawn)
-  const { thing, stand } = props.drawn
-  const half = halfAlong(props.drawn)
-  const [fwd, aft] = [toX(props.sheet, stand.x_m + half), toX(props.sheet, stand.x_m - half)]
-  const base = stand.base_z_m
-  const [top, foot] = [sideY(props.sheet, base + thing.height_m), sideY(props.sheet, base)]
-  return [
-    [fwd, top],
-    [aft, top],
-    [aft, foot],
-    [fwd, foot],
-  ]
-})
+const box = computed(() => corners(props.sheet, props.drawn, props.view))
 const rod = computed(() => {
   const spot = props.view === 'plan' ? rodPlan : rodSide
   const at = (share: number) => spot(props.sheet, props.drawn, share)
@@ -47,15 +37,13 @@ const round = computed(() => ({
   y: planY(props.sheet, props.drawn.stand.y_m),
   r: (props.drawn.thing.length_m / 2) * props.sheet.scale,
 }))
-const middle = computed<Point>(() => {
-  const xs = corners.value.map(([x]) => x)
-  const ys = corners.value.map(([, y]) => y)
-  return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2]
+const label_at = computed(() => labelOf(props.sheet, props.drawn, props.view))
+const middle_x = computed(() => {
+  const xs = box.value.map(([x]) => x)
+  return (Math.min(...xs) + Math.max(...xs)) / 2
 })
-const left = computed(() => Math.min(...corners.value.map(([x]) => x)))
-const room = computed(() => 2 * (middle.value[0] - left.value) - 8)
 const text = computed(() =>
-  props.named ? props.drawn.thing.name : fitting(props.drawn.thing.name, room.value),
+  props.named ? props.drawn.thing.name : props.titled ? label_at.value.text : '',
 )
 const kind = computed(() => (isLong(props.drawn.thing) ? 'rod' : 'box'))
 </script>
@@ -91,13 +79,13 @@ const kind = computed(() => (isLong(props.drawn.thing) ? 'rod' : 'box'))
         :cy="round.y"
         :r="round.r"
       />
-      <path v-else class="body" :d="path(corners, true)" />
+      <path v-else class="body" :d="path(box, true)" />
       <text
         v-if="text && !drawn.ghost"
         class="name"
         :class="{ halo: named }"
-        :x="named ? middle[0] : left + 5"
-        :y="middle[1] + 3.5"
+        :x="named ? middle_x : label_at.left"
+        :y="label_at.middle + 3.5"
       >
         {{ text }}
       </text>

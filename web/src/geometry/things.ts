@@ -71,6 +71,55 @@ export function alongRuler(d: Drawn): [number, number] {
 }
 
 const LETTER_PX = 5.4
+const LINE_PX = 12
+
+/** Corners of a box on the sheet, in either view. */
+export function corners(s: Sheet, d: Drawn, view: 'plan' | 'side'): Point[] {
+  if (view === 'plan') return planCorners(s, d)
+  const half = halfAlong(d)
+  const [fwd, aft] = [toX(s, d.stand.x_m + half), toX(s, d.stand.x_m - half)]
+  const base = d.stand.base_z_m
+  const [top, foot] = [sideY(s, base + d.thing.height_m), sideY(s, base)]
+  return [
+    [fwd, top],
+    [aft, top],
+    [aft, foot],
+    [fwd, foot],
+  ]
+}
+
+interface Label {
+  text: string
+  left: number
+  middle: number
+}
+
+/** Where the name of a box is written, and as much of it as fits in. */
+export function labelOf(s: Sheet, d: Drawn, view: 'plan' | 'side'): Label {
+  const xs = corners(s, d, view).map(([x]) => x)
+  const ys = corners(s, d, view).map(([, y]) => y)
+  const left = Math.min(...xs)
+  const text = fitting(d.thing.name, Math.max(...xs) - left - 8)
+  return { text, left: left + 5, middle: (Math.min(...ys) + Math.max(...ys)) / 2 }
+}
+
+/** Whose names can be written without running into each other, what is chosen and large first. */
+export function titled(s: Sheet, things: Drawn[], view: 'plan' | 'side'): Set<number> {
+  const size = (d: Drawn) => d.thing.length_m * d.thing.width_m + (d.selected ? 100 : 0) - d.depth
+  const taken: [number, number, number][] = []
+  const found = new Set<number>()
+  for (const one of things.filter((d) => !isLong(d.thing)).sort((a, b) => size(b) - size(a))) {
+    const { text, left, middle } = labelOf(s, one, view)
+    const right = left + text.length * LETTER_PX
+    const clear = taken.every(
+      ([l, r, m]) => right < l || left > r || Math.abs(middle - m) > LINE_PX,
+    )
+    if (!text || !clear) continue
+    taken.push([left, right, middle])
+    found.add(one.id)
+  }
+  return found
+}
 
 /** As much of a name as fits `px`, by whole words and then by letters; nothing under 3 letters. */
 export function fitting(name: string, px: number): string {

@@ -162,7 +162,7 @@ const take = () =>
         ]"
         @update:model-value="save"
       />
-      <label for="temp">°C in it</label>
+      <label for="temp">Warm, °C</label>
       <input
         id="temp"
         v-model="temp"
@@ -261,6 +261,26 @@ li.now {
 }
 h2 {
   margin-top: 14px;
+}
+.trip {
+  display: grid;
+  grid-template-columns: 60px 1fr 70px 1fr;
+  gap: 6px 10px;
+  align-items: center;
+  margin-top: 8px;
+}
+.trip label {
+  color: var(--soft);
+}
+.trip input {
+  width: 130px;
+  height: 24px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
 }
 .acts {
   display: flex;

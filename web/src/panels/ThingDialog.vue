@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A thing by number: name, weight and where the weight comes from, shape and size. */
-import { computed, reactive, watch } from 'vue'
-import type { Problem, Thing } from '@/api/client'
+import { computed, reactive, ref, watch } from 'vue'
+import { api, ask, Offline, Refusal, type Problem, type Thing } from '@/api/client'
+import { shrunk } from '@/edge/photo'
 import type { Units } from '@/edge/units'
 import ChoiceGroup from './ChoiceGroup.vue'
 import InstrumentReading from './InstrumentReading.vue'
@@ -28,6 +29,22 @@ function setHolds(): void {
   draft.inner_length_m = now ? inner(draft.length_m, 2) : null
   draft.inner_width_m = now ? inner(draft.width_m, 2) : null
   draft.inner_height_m = now ? inner(draft.height_m, 1) : null
+}
+
+const photoWrong = ref('')
+async function takePhoto(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  photoWrong.value = ''
+  try {
+    const image = await shrunk(file)
+    draft.photo = (await ask(api.POST('/api/v1/photos', { body: { image } }))).photo_id
+  } catch (error) {
+    photoWrong.value =
+      error instanceof Refusal || error instanceof Offline
+        ? error.message
+        : 'That picture cannot be read.'
+  }
 }
 
 /** The scale's reading goes in as weighed, today. */
@@ -185,6 +202,23 @@ const other = computed(() =>
           @update:model-value="draft.filled = $event"
         />
       </template>
+      <span>Photo</span>
+      <div class="photo">
+        <img
+          v-if="draft.photo"
+          :src="`/api/v1/photos/${draft.photo}`"
+          :alt="`Photo of ${draft.name}`"
+        />
+        <input
+          type="file"
+          accept="image/png,image/jpeg"
+          aria-label="Photo"
+          data-testid="thing-photo"
+          @change="takePhoto"
+        />
+        <el-button v-if="draft.photo" size="small" @click="draft.photo = null">Remove</el-button>
+      </div>
+      <p v-if="photoWrong" class="why wide" role="alert">{{ photoWrong }}</p>
       <label for="thing-notes">Notes</label>
       <el-input id="thing-notes" v-model="draft.notes" size="small" maxlength="2000" />
       <p v-if="other" class="why wide" role="alert">{{ other }}</p>
@@ -213,6 +247,17 @@ const other = computed(() =>
   display: flex;
   flex-wrap: wrap;
   gap: 2px 12px;
+}
+.photo {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.photo img {
+  max-width: 96px;
+  max-height: 72px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
 }
 .three {
   display: grid;

@@ -84,6 +84,7 @@ export const BLANK: Thing = {
   price: null,
   bought: true,
   notes: '',
+  photo: null,
   butt_m: null,
   reel: 'none',
   inner_length_m: null,
