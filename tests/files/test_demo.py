@@ -53,7 +53,7 @@ def test_the_full_kit_has_faults_to_find_and_the_bare_one_fewer() -> None:
         return [
             setup.things[row.thing_id].name
             for row in evaluate(setup).aboard
-            if setup.things[row.thing_id].use in near and row.zone in ("twist", "out")
+            if setup.things[row.thing_id].use in near and row.zone in ("twist", "leave", "ashore")
         ]
 
     assert len(far(DEMO[0])) >= 2

@@ -1,21 +1,25 @@
 """Who comes to what, by geometry and by laws."""
 
+from dataclasses import asdict, replace
+
 import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.body import GRIP_REACH, HALF_SHOULDERS, Body, Seat, seated
-from neat_hull.physics.reach import Reach, Zone, farthest_m, reach
+from neat_hull.physics.body import ARM, Body, Seat, seated
+from neat_hull.physics.build import GRIP_REACH, HALF_SHOULDERS, Build
+from neat_hull.physics.postures import leaned
+from neat_hull.physics.reach import SEATED, Limits, Reach, Room, Zone, edges_m, reach
 
 SEAT = Seat(x_m=1.4, z_m=0.24, recline_rad=0.0, brace_x_m=2.25, brace_z_m=0.18)
-ORDER = [Zone.HAND, Zone.LEAN, Zone.TWIST, Zone.OUT]
+ORDER = list(Zone)
 
 
 def body(stature: float = 1.75) -> Body:
     """Sitting upright."""
-    return seated(80, stature, SEAT)
+    return seated(80, Build.of(stature), SEAT)
 
 
 def one(x: float, y: float, z: float, stature: float = 1.75) -> Reach:
@@ -61,20 +65,7 @@ def test_behind_the_back_needs_a_twist() -> None:
 
 
 def test_a_fishing_pole_length_behind_is_out() -> None:
-    assert one(-0.4, 0.0, 0.3).zone is Zone.OUT
-
-
-class LongArmed(Body):
-    """A body whose arms alone are longer, by the share `more`."""
-
-    more: float
-
-    def __setattr__(self, name: str, value: object) -> None:
-        object.__setattr__(self, name, value)
-
-    @property
-    def grip_reach_m(self) -> float:
-        return super().grip_reach_m * (1 + self.more)
+    assert one(-0.4, 0.0, 0.3).zone is Zone.ASHORE
 
 
 spots = st.tuples(st.floats(0.2, 3.4), st.floats(-0.6, 0.6), st.floats(0.1, 1.0))
@@ -94,22 +85,92 @@ def test_left_and_right_are_alike(spot: tuple[float, float, float]) -> None:
 def test_longer_arms_never_worsen_a_zone(spot: tuple[float, float, float], more: float) -> None:
     """Only the arm grows, the trunk stays."""
     me = body()
-    long_armed = LongArmed(me.stature_m, me.segments, me.hip_m, me.trunk_axis, 0.0)
-    long_armed.more = more
+    arms = {name: getattr(me.build, name) * (1 + more)
+            for name in ("upper_arm_m", "forearm_m", "hand_m")}  # fmt: skip
+    long_armed = replace(me, build=replace(me.build, **arms))
     short, long = (ORDER.index(reach(b, np.array([spot]))[0].zone) for b in (me, long_armed))
     assert long <= short
 
 
-def test_the_edge_of_reach_is_where_the_zone_changes() -> None:
-    me, bearing = body(), np.array([0.6])
-    z = float(me.hip_m[2]) + 0.1
-    edge = farthest_m(me, frozenset({Zone.HAND}), bearing, z)[0]
-    way = np.array([np.cos(0.6), np.sin(0.6)])
-    inside, outside = (
-        reach(me, np.array([[*(me.hip_m[:2] + (edge + d) * way), z]]))[0].zone
-        for d in (-0.01, 0.01)
-    )
-    assert (inside, outside) == (Zone.HAND, Zone.LEAN)
+LIMITS = Limits()
+
+
+@settings(max_examples=60, deadline=None)
+@given(
+    st.floats(-3.1, 3.1), st.floats(0.0, 0.9), st.sampled_from([Zone.HAND, Zone.LEAN, Zone.TWIST])
+)
+def test_the_edge_of_a_zone_is_where_it_ends(bearing: float, z: float, zone: Zone) -> None:
+    """A hair inside it the answer of the grid is that zone or a nearer one, outside a farther."""
+    me = body()
+    edge = float(edges_m(me, LIMITS, np.array([bearing]), z)[zone][0])
+    way = np.array([np.cos(bearing), np.sin(bearing)])
+
+    def rank(far: float) -> int:
+        spot = np.array([[*(me.hip_m[:2] + far * way), z]])
+        return ORDER.index(reach(me, spot)[0].zone)
+
+    assert rank(edge + 0.004) > ORDER.index(zone)
+    if edge > 0.01:
+        assert rank(edge - 0.004) <= ORDER.index(zone)
+
+
+@settings(max_examples=40, deadline=None)
+@given(
+    spots,
+    st.sampled_from(
+        [
+            "pitch_deg",
+            "lean_port_deg",
+            "lean_starboard_deg",
+            "twist_port_deg",
+            "twist_starboard_deg",
+        ]
+    ),
+)
+def test_a_stiffer_person_never_comes_to_more(spot: tuple[float, float, float], field: str) -> None:
+    grips = np.array([spot])
+    stiff = Limits(**(asdict(LIMITS) | {field: 0.0}))
+    free, less = (reach(body(), grips, limits)[0] for limits in (LIMITS, stiff))
+    assert less.zone not in SEATED or free.zone in SEATED
+
+
+@settings(max_examples=30, deadline=None)
+@given(spots)
+def test_one_hand_is_the_other_one_mirrored(spot: tuple[float, float, float]) -> None:
+    x, y, z = spot
+    port = reach(body(), np.array([[x, y, z]]), Limits(hands="port"))[0]
+    starboard = reach(body(), np.array([[x, -y, z]]), Limits(hands="starboard"))[0]
+    assert (port.zone, port.hand, starboard.hand) == (starboard.zone, 0, 1)
+
+
+def test_on_ones_knees_one_comes_further_but_not_to_the_bow() -> None:
+    room = Room(1.2, 2.6, 0.16)
+    ahead, bow = np.array([[3.2, 0.0, 0.35]]), np.array([[4.6, 0.0, 0.4]])
+    assert reach(body(), ahead)[0].zone is Zone.ASHORE
+    assert reach(body(), ahead, None, room)[0].zone is Zone.LEAVE
+    assert reach(body(), bow, None, room)[0].zone is Zone.ASHORE
+
+
+def test_a_lean_shifts_the_body_as_the_same_lean_of_its_segments() -> None:
+    """Straight to the side, the arm lying straight out: against the body turned limb by limb."""
+    me = body()
+    found = reach(me, np.array([[me.hip_m[0], 1.05, me.hip_m[2] + 0.25]]))[0]
+    assert found.zone is Zone.LEAN
+    assert found.pitch_rad == found.twist_rad == 0.0
+    turned = leaned(me, found.lean_rad)
+    trunk_and_head = turned.centre_m - me.centre_m
+    # the arm adds: .05 of the body, from hanging before the trunk to half way out
+    assert found.shift_m[1] > trunk_and_head[1]
+    arm = [now for was, now in zip(me.segments, turned.segments, strict=True)
+           if was.name in ARM and was.upper_m[1] > 0]  # fmt: skip
+    joint = arm[0].upper_m
+    arm_kg = sum(s.mass_kg for s in arm)
+    hung = sum((s.mass_kg * s.centre_m for s in arm), np.zeros(3)) / arm_kg
+    grip = np.array([me.hip_m[0], 1.05, me.hip_m[2] + 0.25])
+    length = float(np.linalg.norm(grip - joint))
+    out = joint + (grip - joint) / length * min(length, me.grip_reach_m) / 2
+    expected = trunk_and_head + arm_kg / me.mass_kg * (out - hung)
+    assert found.shift_m == pytest.approx(expected, abs=1e-9)
 
 
 def test_nothing_asked_is_nothing_answered() -> None:

@@ -10,6 +10,7 @@ from tests.boats import kayak
 from neat_hull.errors import InputError
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body import Seat, seated, standing
+from neat_hull.physics.build import Build
 from neat_hull.physics.drag import drag_kg
 from neat_hull.physics.fullness import filled, fit_fullness
 from neat_hull.physics.inclining import gm_from_moves
@@ -91,7 +92,7 @@ def test_marks_no_such_boat_could_have_are_refused() -> None:
 @pytest.mark.parametrize("lean_deg", [10.0, 25.0])
 def test_a_lean_shifts_what_is_above_the_hip(lean_deg: float) -> None:
     """.678 of the body at its own height over the hip, times sin λ; port positive."""
-    body = seated(85, 1.78, SEAT)
+    body = seated(85, Build.of(1.78), SEAT)
     upper = [s for s in body.segments if s.name not in ("thigh", "shank", "foot")]
     height = sum(s.mass_kg * (s.centre_m[2] - body.hip_m[2]) for s in upper)
     shift = leaned(body, np.radians(lean_deg)).centre_m[1]
@@ -100,20 +101,20 @@ def test_a_lean_shifts_what_is_above_the_hip(lean_deg: float) -> None:
 
 
 def test_leans_to_either_side_are_mirror_images() -> None:
-    body = seated(85, 1.78, SEAT)
+    body = seated(85, Build.of(1.78), SEAT)
     port, starboard = (leaned(body, lean, arm_out=True).centre_m for lean in (0.4, -0.4))
     assert port == pytest.approx(starboard * np.array([1, -1, 1]))
 
 
 def test_an_arm_held_out_reaches_further_than_the_lean_alone() -> None:
-    body = seated(85, 1.78, SEAT)
+    body = seated(85, Build.of(1.78), SEAT)
     assert leaned(body, 0.3, arm_out=True).centre_m[1] > leaned(body, 0.3).centre_m[1]
 
 
 def test_getting_up_is_between_sitting_and_standing() -> None:
-    low = seated(85, 1.78, SEAT).centre_m[2]
-    high = standing(85, 1.78, 1.75, 0.16).centre_m[2]
-    middle = rising(85, 1.78, SEAT, 1.75, 0.16)
+    low = seated(85, Build.of(1.78), SEAT).centre_m[2]
+    high = standing(85, Build.of(1.78), 1.75, 0.16).centre_m[2]
+    middle = rising(85, Build.of(1.78), SEAT, 1.75, 0.16)
     assert low < middle.centre_m[2] < high
     assert middle.mass_kg == pytest.approx(85)
 

@@ -8,6 +8,7 @@ export const SCREENS = [
   { path: '/gear', name: 'Gear', component: () => import('@/views/GearView.vue') },
   { path: '/bench', name: 'Bench', component: BenchView },
   { path: '/afloat', name: 'Afloat', component: () => import('@/views/AfloatView.vue') },
+  { path: '/reach', name: 'Reach', component: () => import('@/views/ReachView.vue') },
 ]
 
 export const router = createRouter({

@@ -13,7 +13,8 @@ import numpy as np
 
 from neat_hull.analysis import limits
 from neat_hull.analysis.bands import bands
-from neat_hull.analysis.rigging import Rigged, seat_of
+from neat_hull.analysis.envelopes import gunwale_m
+from neat_hull.analysis.rigging import Rigged, seat_of, standing_place
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Demand
 from neat_hull.model.figures import Amount, Said, Verdict
@@ -25,7 +26,6 @@ from neat_hull.physics.loads import Loads
 from neat_hull.physics.postures import leaned, rising
 from neat_hull.physics.stability import FULL_RAD, stability
 
-_STANDS_AHEAD_M = 0.35  # of the seat's corner: feet on the floor before the pan
 _SOME_GZ_M = 0.001  # less righting lever than this is none
 _LAND_LEAN_SHARE = 0.6  # of the full lean: the other hand holds the rod
 
@@ -62,7 +62,7 @@ class _Boat:
     def gunwale(self) -> tuple[float, float, float]:
         """The gunwale abeam of the seat, on the strong side."""
         hull, x = self.rigged.floating.hull, self.rigged.setup.seat.x_m
-        half, height = (float(np.interp(x, hull.x_m, column)) for column in hull.sheer_m.T)
+        half, height = gunwale_m(hull, x)
         return x, self.side * half, height
 
     @property
@@ -200,9 +200,9 @@ def _pull(boat: _Boat) -> _Case:
 
 def _rise(boat: _Boat) -> _Case:
     n, angler = boat.rigged.setup.demands, boat.rigged.setup.angler
-    feet, floor = _standing_place(boat.rigged)
+    feet, floor = standing_place(boat.rigged.floating.hull, boat.rigged.setup.seat)
     seat = seat_of(boat.rigged.setup.seat)
-    body = rising(angler.mass_kg, angler.stature_m, seat, feet, floor)
+    body = rising(angler.mass_kg, boat.rigged.body.build, seat, feet, floor)
     what = Said.of("half way up, swaying a little")
     return _Case("rise", "Getting up", what, boat.posture(body, n.sway_m), standing=True)
 
@@ -224,7 +224,7 @@ def _cast(boat: _Boat) -> _Case:
 def _seat_up(boat: _Boat) -> _Case:
     n, angler = boat.rigged.setup.demands, boat.rigged.setup.angler
     seat = seat_of(boat.rigged.setup.seat)
-    body = seated(angler.mass_kg, angler.stature_m, replace(seat, z_m=seat.z_m + n.seat_up_m))
+    body = seated(angler.mass_kg, boat.rigged.body.build, replace(seat, z_m=seat.z_m + n.seat_up_m))
     lean = leaned(body, boat.side * np.radians(n.lean_deg))
     what = Said.of("seat {} up, then leaning {}", length=n.seat_up_m, angle=n.lean_deg)
     return _Case("seat up", "A higher seat", what, boat.posture(lean))
@@ -341,16 +341,11 @@ def _with_water(boat: _Boat, well: Well, mass_kg: float) -> Loads:
     return replace(loads, free_surface_kg_m=loads.free_surface_kg_m + running)
 
 
-def _standing_place(rigged: Rigged) -> tuple[float, float]:
-    """Where the feet are, and on what height."""
-    x = rigged.setup.seat.x_m + _STANDS_AHEAD_M
-    return x, rigged.floating.hull.support_z_m(x, 0.0)
-
-
 def standing_body(rigged: Rigged) -> Body:
     """The angler standing before the seat."""
     angler = rigged.setup.angler
-    return standing(angler.mass_kg, angler.stature_m, *_standing_place(rigged))
+    place = standing_place(rigged.floating.hull, rigged.setup.seat)
+    return standing(angler.mass_kg, rigged.body.build, *place)
 
 
 _ALL: tuple[Callable[[_Boat], _Case], ...] = (

@@ -3,33 +3,39 @@
 import numpy as np
 from shapely import LineString, Point
 
-from neat_hull.analysis.rigging import floating_hull, seated_body, spot
+from neat_hull.analysis.envelopes import lids, needed
+from neat_hull.analysis.envelopes import outline as outline_of
+from neat_hull.analysis.rigging import limits_of, rig, spot
 from neat_hull.model.boat import MeasuredPoint
-from neat_hull.model.figures import Drawing, Limb, MeasuredOff, SectionLine
+from neat_hull.model.figures import Amount, Drawing, Limb, MeasuredOff, Said, SectionLine
 from neat_hull.model.setup import Setup
-from neat_hull.physics.body import HALF_SHOULDERS, Body
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.body import Body
 from neat_hull.physics.hull import Hull
 from neat_hull.physics.lattice import outline_at
-from neat_hull.physics.reach import Zone, farthest_m
+from neat_hull.physics.reach import Zone, edges_m
 
 _POINTS = 121
+_TOE_M = 0.005  # less is within what a shoe gives
+KNEES_OVER_SEAT_M = 0.38  # ours: knees that high stand in the way of hands and shaft
 _SECTIONS_AT = np.array([0.06, 0.16, 0.28, 0.40, 0.52, 0.64, 0.76, 0.87, 0.95])
 AGREES_M = 0.01  # what a tape held to a curved hull can be trusted for
-_BEARINGS_RAD = np.linspace(-np.pi, np.pi, 49)
+BEARINGS_RAD = np.linspace(-np.pi, np.pi, 73)
 # Reach is mapped at the height of the lap, where most of what is handled on the water lies.
-_ZONE_OVER_SEAT_M = 0.20
+ZONE_OVER_SEAT_M = 0.20
 
 
 def drawing(setup: Setup) -> Drawing:
     """Lines and body of a setup. Raises InputErrors for measures that mean nothing."""
-    hull = floating_hull(setup.boat).hull
-    body = seated_body(setup, hull.length_m)
+    bare = rig(setup.model_copy(update={"places": {}}))
+    hull, body = bare.floating.hull, bare.body
     x = hull.x_aft_m + hull.length_m * 0.5 * (1 - np.cos(np.linspace(0, np.pi, _POINTS)))
     outlines = [outline_at(hull, float(at)) for at in x]
     widest = int(np.argmax([o[:, 0].max() for o in outlines]))
     neck = next(s for s in body.segments if s.name == "trunk").far_m
-    out = np.array([0.0, HALF_SHOULDERS * body.stature_m, 0.0])
-    lap_m = setup.seat.z_m + _ZONE_OVER_SEAT_M
+    out = np.array([0.0, body.build.half_shoulders_m, 0.0])
+    lap_m = setup.seat.z_m + ZONE_OVER_SEAT_M
+    edges = edges_m(body, limits_of(setup.angler), BEARINGS_RAD, lap_m)
     return Drawing(
         x_m=x.tolist(),
         half_breadth_m=[float(o[:, 0].max()) for o in outlines],
@@ -48,9 +54,12 @@ def drawing(setup: Setup) -> Drawing:
         head_m=spot(next(s for s in body.segments if s.name == "head").far_m),
         shoulders=[spot(neck + out), spot(neck - out)],
         reach_m=body.grip_reach_m,
-        hand_zone=_zone_edge(body, frozenset({Zone.HAND}), lap_m),
-        lean_zone=_zone_edge(body, frozenset(Zone) - {Zone.OUT}, lap_m),
+        hand_zone=outline(body, edges[Zone.HAND]),
+        lean_zone=outline(body, edges[Zone.TWIST]),
         brace_gap_m=body.brace_gap_m,
+        remarks=remarks(setup, body),
+        envelopes=[outline_of(one) for one in [*needed(bare), *lids(bare)]],
+        eye_m=spot(next(s for s in body.segments if s.name == "head").far_m),
     )  # fmt: skip
 
 
@@ -69,10 +78,26 @@ def _measured(hull: Hull, point: MeasuredPoint) -> MeasuredOff:
     )
 
 
-def _zone_edge(body: Body, zones: frozenset[Zone], z_m: float) -> list[tuple[float, float]]:
-    """Outline (x, y) of what is come by within `zones` at height z, about the hip."""
-    far = farthest_m(body, zones, _BEARINGS_RAD, z_m)
-    spots = body.hip_m[:2] + far[:, None] * np.column_stack(
-        (np.cos(_BEARINGS_RAD), np.sin(_BEARINGS_RAD))
+def outline(body: Body, far_m: Array) -> list[tuple[float, float]]:
+    """Edge (x, y) about the hip, `far_m` away on each of BEARINGS_RAD."""
+    spots = body.hip_m[:2] + far_m[:, None] * np.column_stack(
+        (np.cos(BEARINGS_RAD), np.sin(BEARINGS_RAD))
     )
-    return [(float(x), float(y)) for (x, y), d in zip(spots, far, strict=True) if d > 0]
+    return [(float(x), float(y)) for (x, y), d in zip(spots, far_m, strict=True) if d > 0]
+
+
+def remarks(setup: Setup, body: Body) -> list[Said]:
+    """What is wrong with how the angler sits."""
+    found = []
+    if body.brace_gap_m > _TOE_M:
+        found.append(Said.of("The brace is {} beyond straight legs.", length=body.brace_gap_m))
+    knee = max(float(s.far_m[2]) for s in body.segments if s.name == "thigh")
+    over = knee - setup.seat.z_m
+    if over > KNEES_OVER_SEAT_M:
+        found.append(Said.of("The knees stand {} over the seat; above {} they meet the paddle and "
+                             "tire the back.", length=over))  # fmt: skip
+        found[-1].amounts.append(Amount(kind="length", value=KNEES_OVER_SEAT_M))
+    hip = float(body.hip_m[2])
+    if hip > knee + _TOE_M and body.brace_gap_m <= _TOE_M and over < 0:
+        found.append(Said(text="The knees lie below the seat: raise the brace, or lower the seat."))
+    return found

@@ -4,7 +4,9 @@ import numpy as np
 
 from neat_hull.analysis import limits
 from neat_hull.analysis.bands import bands
+from neat_hull.analysis.clearance import clashes
 from neat_hull.analysis.fits import misfit, slide_m
+from neat_hull.analysis.reaching import Come, come_by
 from neat_hull.analysis.rigging import Rigged, Stowed, as_tested, rig, spot
 from neat_hull.analysis.whereabouts import whereabouts
 from neat_hull.errors import DoesNotFloat, NoBalance
@@ -21,7 +23,7 @@ from neat_hull.model.figures import (
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics, strip
 from neat_hull.physics.floating import Rest
-from neat_hull.physics.reach import Reach, reach
+from neat_hull.physics.reach import Zone
 from neat_hull.physics.stability import first_zero
 
 CURVE_DEG = np.arange(0.0, 61.0, 5.0)  # past 60° nobody is still sitting in it
@@ -33,15 +35,16 @@ def evaluate(setup: Setup) -> Figures:
     Raises InputErrors for measures that mean nothing.
     """
     rigged = rig(setup)
-    weight, aboard = _weight(rigged), _aboard(rigged)
+    weight = _weight(rigged)
     density = rigged.water_density_kg_m3
     try:
         settled, curve = hydrostatics.settle_with_curve(
             rigged.floating, rigged.loads, density, np.radians(CURVE_DEG)
         )
     except (DoesNotFloat, NoBalance) as trouble:
+        aboard, met = _aboard(rigged, None), clashes(rigged)
         return Figures(weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
-                       aboard=aboard, bands=None)  # fmt: skip
+                       aboard=aboard, clashes=met, bands=None)  # fmt: skip
     up = hydrostatics.upright(settled)
     return Figures(
         weight=weight,
@@ -49,7 +52,8 @@ def evaluate(setup: Setup) -> Figures:
         trouble=None,
         curve=_curve(curve),
         strip=_strip(rigged, settled.rest),
-        aboard=aboard,
+        aboard=_aboard(rigged, curve),
+        clashes=clashes(rigged),
         bands=bands(rigged, settled, up),
     )
 
@@ -174,10 +178,9 @@ def _strip(rigged: Rigged, state: Rest) -> Strip:
     )
 
 
-def _aboard(rigged: Rigged) -> list[Aboard]:
+def _aboard(rigged: Rigged, curve: hydrostatics.RightingCurve | None) -> list[Aboard]:
     """Things aboard, bow to stern, each followed by what it holds, with how each is come by."""
-    grips = np.array([s.grip_m for s in rigged.stowed]).reshape(-1, 3)
-    ways = reach(rigged.body, grips)
+    ways = come_by(rigged, curve)
     rows = {s.thing_id: (s, way) for s, way in zip(rigged.stowed, ways, strict=True)}
     placing = rigged.placing
     roots = [s for s in rigged.stowed if placing.holder(s.thing_id) is None]
@@ -202,10 +205,10 @@ def _aboard(rigged: Rigged) -> list[Aboard]:
     return found
 
 
-def _one_aboard(rigged: Rigged, stowed: Stowed, way: Reach, where: str, depth: int) -> Aboard:
+def _one_aboard(rigged: Rigged, stowed: Stowed, come: Come, where: str, depth: int) -> Aboard:
     stand, thing = stowed.stand, rigged.setup.things[stowed.thing_id]
-    worn, frame = stand.on_body, rigged.placing.frame_of(stowed.thing_id)
-    leans = way.zone not in ("hand", "out") and not worn
+    way, frame = come.way, rigged.placing.frame_of(stowed.thing_id)
+    leans = come.zone in (Zone.LEAN, Zone.TWIST)
     return Aboard(
         thing_id=stowed.thing_id,
         where=where,
@@ -225,9 +228,13 @@ def _one_aboard(rigged: Rigged, stowed: Stowed, way: Reach, where: str, depth: i
         reel=stand.at(thing.reel_at_m) if thing.reel != "none" else None,
         frame=(frame.x_m, frame.y_m, frame.turn_deg),
         slide_m=slide_m(rigged.placing, stowed.thing_id),
-        zone="hand" if worn else way.zone.value,
+        zone=come.zone.value,
         lean_deg=float(np.degrees(way.lean_rad)) if leans else None,
         pitch_deg=float(np.degrees(way.pitch_rad)) if leans else None,
         twist_deg=float(np.degrees(way.twist_rad)) if leans else None,
-        short_m=0.0 if worn else way.short_m,
+        short_m=0.0 if stand.on_body else way.short_m,
+        heels_deg=come.heels_deg,
+        margin_used=come.margin_used,
+        freeboard_m=come.freeboard_m,
+        steps=come.steps,
     )

@@ -5,8 +5,10 @@ starting levels. Laws, makers' labels and qualified people win over them.
 """
 
 from dataclasses import dataclass
+from typing import get_args
 
-from neat_hull.model.figures import Verdict
+from neat_hull.model.figures import ReachZone, Verdict
+from neat_hull.model.thing import Use
 
 
 @dataclass(frozen=True)
@@ -69,3 +71,20 @@ LEAST_FREEBOARD_M = Levels(
     0.05, 0.02, 0.0, rising=True,
     reason="Five centimetres of gunwale keep out a ripple; with none left, water comes over.",
 )  # fmt: skip
+
+
+# What a thing must be come by for how often it is used; ours, from how people fish.
+NEEDED_ZONE: dict[Use, ReachZone] = {
+    "each cast": "hand",
+    "each fish": "lean",
+    "hourly": "twist",
+    "once": "leave",
+    "ashore": "ashore",
+    "emergency": "hand",
+}
+ZONES: tuple[ReachZone, ...] = get_args(ReachZone)
+
+
+def zone_steps(zone: ReachZone, use: Use) -> int:
+    """By how many zones a thing is farther than its use asks; 0 where it is near enough."""
+    return max(0, ZONES.index(zone) - ZONES.index(NEEDED_ZONE[use]))

@@ -150,7 +150,7 @@ class Placing:
     def chest_m(self) -> tuple[float, float, float]:
         """The middle of the trunk's front, where most of what is worn sits."""
         x, y, z = (float(v) for v in self.body.trunk_middle_m)
-        return x + THICKNESS["trunk"] * self.body.stature_m / 2, y, z
+        return x + THICKNESS["trunk"] * self.body.build.stature_m / 2, y, z
 
     def _resolve(self, thing_id: int) -> Stand:
         place, thing = self.setup.places[thing_id], self.setup.things[thing_id]

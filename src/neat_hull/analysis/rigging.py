@@ -12,20 +12,24 @@ from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, OffsetStation, TapeMeasures, WellBox
 from neat_hull.model.calibration import LiftTest
 from neat_hull.model.figures import Spot
-from neat_hull.model.setup import SeatPlace, Setup
+from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body import Body, Seat, require_angler, seated
+from neat_hull.physics.build import Build, Measured, built
 from neat_hull.physics.floating import FloatingHull
 from neat_hull.physics.flooded import box_surface_inertia_m4
 from neat_hull.physics.fullness import filled
 from neat_hull.physics.hull import Hull, Station, Well, require_hull
 from neat_hull.physics.loads import Loads
+from neat_hull.physics.reach import Limits, Room
 from neat_hull.physics.tape import Tape, stations_from_tape
 
 # Bare plastic hulls balance a little aft of the middle, with more material low down than high.
 TYPICAL_LCG_SHARE, TYPICAL_VCG_SHARE = 0.48, 0.45
+
+STANDS_AHEAD_M = 0.35  # of the seat's corner: feet on the floor before the pan
 
 # A rod with its reel balances and is gripped near the butt, a pole in the middle; shares of length.
 ROD_BALANCE, ROD_GRIP = 0.27, 0.12
@@ -239,12 +243,35 @@ def seated_body(setup: Setup, length_m: float) -> Body:
             [InputError(f"angler.{e.field}", e.value, e.why) for e in wrong.errors]
         ) from wrong
     _require_seat(setup.seat, length_m)
-    return _seated(angler.mass_kg, angler.stature_m, seat_of(setup.seat))
+    return _seated(angler.mass_kg, build_of(angler), seat_of(setup.seat))
+
+
+def build_of(angler: Angler) -> Build:
+    """Lengths of the angler's body. Raises InputErrors naming one that cannot be."""
+    try:
+        return built(angler.stature_m, Measured(**angler.lengths.model_dump()))
+    except InputErrors as wrong:
+        raise InputErrors(
+            [InputError(f"angler.lengths.{e.field}", e.value, e.why) for e in wrong.errors]
+        ) from wrong
+
+
+def limits_of(angler: Angler) -> Limits:
+    """How far the angler goes from the seat."""
+    return Limits(**angler.limits.model_dump())
+
+
+def room_of(hull: Hull, seat: SeatPlace) -> Room | None:
+    """Where one can be on one's knees: the floor of the well that the seat stands in."""
+    wells = hull.wells_at(seat.x_m, 0.0)
+    if not wells:
+        return None
+    return Room(wells[0].x_aft_m, wells[0].x_fwd_m, wells[0].floor_z_m)
 
 
 @lru_cache(maxsize=32)
-def _seated(mass_kg: float, stature_m: float, seat: Seat) -> Body:
-    return seated(mass_kg, stature_m, seat)
+def _seated(mass_kg: float, build: Build, seat: Seat) -> Body:
+    return seated(mass_kg, build, seat)
 
 
 def _require_seat(seat: SeatPlace, length_m: float) -> None:
@@ -258,6 +285,12 @@ def _require_seat(seat: SeatPlace, length_m: float) -> None:
         )
     if not 0 <= seat.brace_z_m <= 1.0:
         raise InputError("seat.brace_z_m", seat.brace_z_m, "the heels rest 0 to 100 cm up")
+
+
+def standing_place(hull: Hull, seat: SeatPlace) -> tuple[float, float]:
+    """Where the feet are, and on what height."""
+    x = seat.x_m + STANDS_AHEAD_M
+    return x, hull.support_z_m(x, 0.0)
 
 
 def seat_of(seat: SeatPlace) -> Seat:

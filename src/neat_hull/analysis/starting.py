@@ -4,7 +4,7 @@ from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Bottom, Evidence, TapeMeasures, WellBox
 from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.water import Water
-from neat_hull.physics.body import HIP_HEIGHT
+from neat_hull.physics.build import HIP_HEIGHT
 
 WORKING_SHARE = 0.70  # the middle of the 65 to 75 % most anglers keep to
 

@@ -12,6 +12,7 @@ from neat_hull.analysis.between import between
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import Figure, explain
 from neat_hull.analysis.fits import targets
+from neat_hull.analysis.reach_sheet import reach_sheet, reaching_for
 from neat_hull.analysis.rigging import rig
 from neat_hull.analysis.starting import FirstMeasures, starting_setup
 from neat_hull.api.state import Db, SetupCache, SetupId, SetupState, ThingId, draw, state_of
@@ -22,7 +23,8 @@ from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.figures import Answer, Drawing, Figures, How
 from neat_hull.model.nesting import held_by, require_nested
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.reach import Reaching, ReachSheet
+from neat_hull.model.setup import Angler, Place, Posture, SeatPlace, Setup
 from neat_hull.model.targets import Between, Target
 from neat_hull.model.water import Water
 from neat_hull.store import history
@@ -57,6 +59,7 @@ class Trial(Model):
     seat: SeatPlace | None = None
     water: Water | None = None
     demands: DemandNumbers | None = None
+    posture: Posture | None = None
 
     def on(self, kept: Setup) -> Setup:
         """The setup as it would be. Raises InputError for a thing that is not there."""
@@ -72,12 +75,18 @@ class Trial(Model):
                 places[one.thing_id] = one.place
         changed = {
             name: getattr(self, name)
-            for name in ("boat", "angler", "seat", "water", "demands")
+            for name in ("boat", "angler", "seat", "water", "demands", "posture")
             if getattr(self, name) is not None
         }
         tried = kept.model_copy(update={"places": places, **changed})
         require_nested(tried)
         return tried
+
+
+class ReachTrial(Trial):
+    """A trial, and the height over the bottom of the boat that the map is for."""
+
+    height_m: float = Field(default=0.43, ge=-0.5, le=2)
 
 
 class Preview(Answer):
@@ -150,6 +159,21 @@ def measure_between(setup_id: SetupId, thing_id: ThingId, other_id: ThingId, db:
 def afloat(setup_id: SetupId, body: Trial, db: Db) -> Sheet:
     """Table, righting curves, demands and load curves, of a trial; computes and stores nothing."""
     return sheet(body.on(load_setup(db, setup_id).setup))
+
+
+@router.post("/{setup_id}/reach")
+def reach(setup_id: SetupId, body: ReachTrial, db: Db) -> ReachSheet:
+    """Map, needs, rods, parking and sight, of a trial; computes and stores nothing."""
+    return reach_sheet(body.on(load_setup(db, setup_id).setup), body.height_m)
+
+
+@router.get("/{setup_id}/reaching/{thing_id}")
+def reach_for(setup_id: SetupId, thing_id: ThingId, db: Db) -> Reaching:
+    """The angler reaching for one thing, and how the boat lies meanwhile."""
+    setup = load_setup(db, setup_id).setup
+    if thing_id not in setup.places:
+        raise NotFoundError(f"thing {thing_id} is not aboard")
+    return reaching_for(setup, thing_id)
 
 
 @router.post("/{setup_id}/undo")

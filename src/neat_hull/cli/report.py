@@ -25,4 +25,5 @@ def lines(figures: Figures) -> Iterator[str]:
         over = f"{100 * well.floor_over_water_m:.1f} cm over the water"
         yield f"{_MARK[well.verdict]} {well.name} floor {over}"
     zones = [one.zone for one in figures.aboard]
-    yield f"  in hand {zones.count('hand')}, out of reach {zones.count('out')} of {len(zones)}"
+    far = zones.count("leave") + zones.count("ashore")
+    yield f"  in hand {zones.count('hand')}, not from the seat {far} of {len(zones)}"

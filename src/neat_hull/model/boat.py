@@ -16,6 +16,9 @@ FittingKind = Literal["track", "hatch", "scupper", "flush tube", "handle", "clea
                       "foot brace", "drive", "rudder", "recess"]  # fmt: skip
 
 
+Propulsion = Literal["paddle", "crank", "push", "motor bow", "motor side", "motor stern"]
+
+
 class TapeMeasures(Model):
     """What a tape gives; the rules for each are the core's, see `physics.tape.require_tape`.
 
@@ -105,6 +108,7 @@ class Boat(Model):
     rated_kg: float | None = Field(gt=0, le=2000)
     working_share: float = Field(ge=0.4, le=1.0)
     rating_covers: Literal["all aboard", "all aboard and the boat"] = "all aboard"
+    propulsion: Propulsion = "paddle"
     offsets: list[OffsetStation] | None = Field(default=None, max_length=400)
     measured: list[MeasuredPoint] = Field(default=[], max_length=200)
     fittings: list[Fitting] = Field(default=[], max_length=200)

@@ -4,12 +4,12 @@ Body axes as everywhere (x from the stern, y to port, z from the baseline); angl
 these leave the core.
 """
 
-from typing import Literal
+from typing import Literal, cast
 
 from pydantic import BaseModel, ConfigDict
 
 Verdict = Literal["fine", "watch", "fix", "stop"]
-ReachZone = Literal["hand", "lean", "twist", "out"]
+ReachZone = Literal["hand", "lean", "twist", "leave", "ashore"]
 HowKind = Literal[
     "mass", "length", "angle", "area", "volume", "moment", "ratio", "density", "energy"
 ]
@@ -110,7 +110,7 @@ class Said(Answer):
     def of(cls, text: str, **amounts: float) -> "Said":
         """Words and amounts, each named by its kind, in the order of the words."""
         return cls(text=text, amounts=[
-            Amount.model_validate({"kind": kind, "value": value})
+            Amount.model_construct(kind=cast(HowKind, kind), value=value)
             for kind, value in amounts.items()
         ])  # fmt: skip
 
@@ -122,6 +122,8 @@ class Aboard(Answer):
     it stands on or in, `held_by` is the nearest, carries_kg its weight with all it holds. misfit
     says why it does not belong where it is. out_first are the things that lie over it. frame is x,
     y and turn in degrees of what its place is counted from, slide_m how far it may go from there.
+    On the way to it the boat heels to heels_deg (starboard down), with margin_used of its righting
+    lever and freeboard_m left; null where nobody leans. steps must be done before it is in hand.
     """
 
     thing_id: int
@@ -147,6 +149,43 @@ class Aboard(Answer):
     pitch_deg: float | None
     twist_deg: float | None
     short_m: float
+    heels_deg: float | None
+    margin_used: float | None
+    freeboard_m: float | None
+    steps: list[str]
+
+
+EnvelopeGroup = Literal["stroke", "legs", "cast", "remount", "sight"]
+
+
+class Envelope(Answer):
+    """Room that the angler needs, for drawing: outlines (x, y) from above and (x, z) from the side.
+
+    `counts` says whether what stands in it is told: the stroke of one who does not paddle is not.
+    """
+
+    key: str
+    title: str
+    group: EnvelopeGroup
+    counts: bool
+    plan: list[tuple[float, float]]
+    side: list[tuple[float, float]]
+
+
+class Clash(Answer):
+    """A thing too near to another, or in room that the angler needs.
+
+    gap_m is negative by how far they are into each other; `at` is where, `clear` how to mend it.
+    """
+
+    thing_id: int
+    with_thing: int | None
+    envelope: str | None
+    what: str
+    gap_m: float
+    verdict: Verdict
+    at: Spot
+    clear: Said
 
 
 class WeighFirst(Answer):
@@ -178,6 +217,7 @@ class Figures(Answer):
     curve: Curve | None
     strip: Strip | None
     aboard: list[Aboard]
+    clashes: list[Clash]
     bands: Bands | None
 
 
@@ -230,6 +270,9 @@ class Drawing(Answer):
     hand_zone: list[tuple[float, float]]
     lean_zone: list[tuple[float, float]]
     brace_gap_m: float
+    remarks: list[Said]
+    envelopes: list[Envelope]
+    eye_m: Spot
 
 
 class HowRow(Answer):

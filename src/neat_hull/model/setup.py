@@ -11,13 +11,38 @@ from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 
 
+class BodyLengths(Model):
+    """Lengths that were measured, see `physics.build.Measured`; null where one is usual."""
+
+    wall_to_fingertip_m: float | None = None
+    seat_to_shoulder_m: float | None = None
+    wall_to_knee_m: float | None = None
+    floor_to_knee_m: float | None = None
+    shoulders_m: float | None = None
+    foot_m: float | None = None
+
+
+class ReachLimits(Model):
+    """How far this person goes from the seat, and with which hand."""
+
+    pitch_deg: float = Field(default=40.0, ge=0, le=70)
+    lean_port_deg: float = Field(default=25.0, ge=0, le=45)
+    lean_starboard_deg: float = Field(default=25.0, ge=0, le=45)
+    twist_port_deg: float = Field(default=60.0, ge=0, le=90)
+    twist_starboard_deg: float = Field(default=60.0, ge=0, le=90)
+    hands: Literal["both", "port", "starboard"] = "both"
+
+
 class Angler(Model):
-    """Who goes: weight dressed for the water, and height."""
+    """Who goes: weight dressed for the water, and height; what of the body was measured."""
 
     name: str = Field(min_length=1, max_length=80)
     mass_kg: float
     evidence: Evidence
     stature_m: float
+    lengths: BodyLengths = BodyLengths()
+    limits: ReachLimits = ReachLimits()
+    casts: Literal["port", "starboard"] = "starboard"
 
 
 class SeatPlace(Model):

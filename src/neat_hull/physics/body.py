@@ -1,7 +1,7 @@
 """The angler as a chain of segments: where the body is, and where it weighs.
 
-Segment masses and lengths as fractions of body mass and stature: Winter, *Biomechanics and Motor
-Control of Human Movement*, 4th ed., chapter 4 (after Dempster, and Drillis & Contini).
+Segment masses and centres as fractions of body mass and length: Winter, *Biomechanics and Motor
+Control of Human Movement*, 4th ed., chapter 4 (after Dempster).
 """
 
 from dataclasses import dataclass
@@ -10,6 +10,7 @@ import numpy as np
 
 from neat_hull.errors import InputError, InputErrors
 from neat_hull.physics.arrays import Array
+from neat_hull.physics.build import HIP_FORWARD, HIP_UP, Build
 
 # Share of body mass, and centre of mass as a share of the segment from its upper joint.
 MASS_SHARE = {"trunk": 0.497, "head": 0.081, "upper arm": 0.028, "forearm": 0.016, "hand": 0.006,
@@ -17,23 +18,14 @@ MASS_SHARE = {"trunk": 0.497, "head": 0.081, "upper arm": 0.028, "forearm": 0.01
 CENTRE_SHARE = {"trunk": 0.5, "head": 1.0, "upper arm": 0.436, "forearm": 0.430, "hand": 0.506,
                 "thigh": 0.433, "shank": 0.433, "foot": 0.5}  # fmt: skip
 
-# Lengths and heights as shares of stature.
-HIP_HEIGHT, SHOULDER_HEIGHT, EYE_HEIGHT = 0.530, 0.818, 0.936
-TRUNK = SHOULDER_HEIGHT - HIP_HEIGHT
-HALF_SHOULDERS, HALF_HIPS = 0.129, 0.0955
-UPPER_ARM, FOREARM, HAND = 0.186, 0.146, 0.108
-THIGH, SHANK, FOOT = 0.245, 0.246, 0.152
-ANKLE_HEIGHT = 0.039
-GRIP_REACH = UPPER_ARM + FOREARM + HAND / 2  # shoulder to the middle of a closed hand
-
 # How thick each segment is from front to back, in shares of stature: typical of a dressed adult.
 # For drawing, and for laying a segment's weight along the boat; its mass and centre are Winter's.
 THICKNESS = {"trunk": 0.125, "head": 0.100, "upper arm": 0.050, "forearm": 0.042, "hand": 0.036,
              "thigh": 0.082, "shank": 0.060, "foot": 0.046}  # fmt: skip
 
-# The hip joint of a sitter, from the corner of pan and back, as shares of stature: half the depth
-# and most of the thickness of the seat of the body (about 12 cm and 9 cm at 1.75 m).
-_HIP_FORWARD, _HIP_UP = 0.069, 0.051
+ABOVE_HIP = ("trunk", "head", "upper arm", "forearm", "hand")
+ARM = ("upper arm", "forearm", "hand")  # from the shoulder out
+
 _REST_UPPER_ARM_RAD = np.radians(28.0)  # forward of hanging, hands about the lap
 _REST_FOREARM_RAD = np.radians(8.0)  # above level
 _SOFT_KNEE_RAD = np.radians(15.0)  # thigh and shank each off plumb
@@ -86,7 +78,7 @@ class Body:
     brace_gap_m is how far the brace lies beyond straight legs; 0 when it can be reached.
     """
 
-    stature_m: float
+    build: Build
     segments: tuple[Segment, ...]
     hip_m: Array
     trunk_axis: Array
@@ -114,7 +106,7 @@ class Body:
     @property
     def grip_reach_m(self) -> float:
         """Shoulder to closed hand with a straight arm, in m."""
-        return GRIP_REACH * self.stature_m
+        return self.build.grip_reach_m
 
 
 def require_angler(mass_kg: float, stature_m: float) -> None:
@@ -128,45 +120,56 @@ def require_angler(mass_kg: float, stature_m: float) -> None:
         raise InputErrors(wrong)
 
 
-def seated(mass_kg: float, stature_m: float, seat: Seat) -> Body:
+def seated(mass_kg: float, build: Build, seat: Seat) -> Body:
     """Posture on the seat, heels on the brace, knees bent upward, hands about the lap."""
-    h = stature_m
-    hip = np.array([seat.x_m + _HIP_FORWARD * h, 0.0, seat.z_m + _HIP_UP * h])
+    h = build.stature_m
+    hip = np.array([seat.x_m + HIP_FORWARD * h, 0.0, seat.z_m + HIP_UP * h])
     axis = np.array([-np.sin(seat.recline_rad), 0.0, np.cos(seat.recline_rad)])
     heel = np.array([seat.brace_x_m, 0.0, seat.brace_z_m])
-    knee, ankle, gap = _bend_leg(hip, heel, h)
-    toe = ankle + FOOT * h * np.array([np.sin(0.3), 0.0, np.cos(0.3)])
-    return _assemble(mass_kg, h, hip, axis, (knee, ankle, toe), gap)
+    knee, ankle, gap = _bend_leg(hip, heel, build)
+    toe = ankle + build.foot_m * np.array([np.sin(0.3), 0.0, np.cos(0.3)])
+    return _assemble(mass_kg, build, hip, axis, (knee, ankle, toe), gap)
 
 
-def on_legs(mass_kg: float, stature_m: float, hip_m: Array, axis: Array, heel_m: Array) -> Body:
+def on_legs(mass_kg: float, build: Build, hip_m: Array, axis: Array, heel_m: Array) -> Body:
     """Posture between sitting and standing: trunk along `axis` (3,), knees as the feet ask."""
-    knee, ankle, gap = _bend_leg(hip_m, heel_m, stature_m)
-    toe = ankle + np.array([FOOT * stature_m, 0.0, -ANKLE_HEIGHT * stature_m])
-    return _assemble(mass_kg, stature_m, hip_m, axis, (knee, ankle, toe), gap)
+    knee, ankle, gap = _bend_leg(hip_m, heel_m, build)
+    toe = ankle + np.array([build.foot_m, 0.0, -build.ankle_m])
+    return _assemble(mass_kg, build, hip_m, axis, (knee, ankle, toe), gap)
 
 
-def standing(mass_kg: float, stature_m: float, x_m: float, floor_z_m: float) -> Body:
+def standing(mass_kg: float, build: Build, x_m: float, floor_z_m: float) -> Body:
     """Standing posture with the ankles over x, soles on the floor, arms hanging.
 
     Knees soft and trunk a little forward, as nobody stands straight as a post in a kayak: bolt
     upright the tables put the centre of mass at .578 of stature, like this at about .56.
     """
-    h, soft, bow = stature_m, _SOFT_KNEE_RAD, _STANDING_BOW_RAD
-    ankle = np.array([x_m, 0.0, floor_z_m + ANKLE_HEIGHT * h])
-    knee = ankle + SHANK * h * np.array([np.sin(soft), 0.0, np.cos(soft)])
-    hip = knee + THIGH * h * np.array([-np.sin(soft), 0.0, np.cos(soft)])
-    toe = ankle + np.array([FOOT * h, 0.0, -ANKLE_HEIGHT * h])
+    soft, bow = _SOFT_KNEE_RAD, _STANDING_BOW_RAD
+    ankle = np.array([x_m, 0.0, floor_z_m + build.ankle_m])
+    knee = ankle + build.shank_m * np.array([np.sin(soft), 0.0, np.cos(soft)])
+    hip = knee + build.thigh_m * np.array([-np.sin(soft), 0.0, np.cos(soft)])
+    toe = ankle + np.array([build.foot_m, 0.0, -build.ankle_m])
     axis = np.array([np.sin(bow), 0.0, np.cos(bow)])
     down = np.array([0.0, 0.0, -1.0])
-    return _assemble(mass_kg, h, hip, axis, (knee, ankle, toe), 0.0, arms=(down, down))
+    return _assemble(mass_kg, build, hip, axis, (knee, ankle, toe), 0.0, arms=(down, down))
 
 
-def _bend_leg(hip: Array, heel: Array, stature_m: float) -> tuple[Array, Array, float]:
+def kneeling(mass_kg: float, build: Build, x_m: float, floor_z_m: float) -> Body:
+    """Kneeling upright with the knees at x, shanks and feet flat on the floor behind them."""
+    up = floor_z_m + THICKNESS["shank"] * build.stature_m / 2
+    knee = np.array([x_m, 0.0, up])
+    ankle = knee - np.array([build.shank_m, 0.0, 0.0])
+    toe = ankle - np.array([build.foot_m, 0.0, 0.0])
+    hip = knee + np.array([0.0, 0.0, build.thigh_m])
+    plumb = np.array([0.0, 0.0, 1.0])
+    return _assemble(mass_kg, build, hip, plumb, (knee, ankle, toe), 0.0, arms=(-plumb, -plumb))
+
+
+def _bend_leg(hip: Array, heel: Array, build: Build) -> tuple[Array, Array, float]:
     """Knee and ankle (3,) of a two-link leg in its upright plane, and what the heel falls short."""
-    thigh, shank = THIGH * stature_m, SHANK * stature_m
+    thigh, shank = build.thigh_m, build.shank_m
     along = heel - hip
-    distance = float(np.linalg.norm(along))
+    distance = max(float(np.linalg.norm(along)), 1e-6)
     along = along / distance
     gap = max(0.0, distance - thigh - shank)
     span = float(np.clip(distance, abs(thigh - shank) + 1e-6, thigh + shank))
@@ -179,15 +182,15 @@ def _bend_leg(hip: Array, heel: Array, stature_m: float) -> tuple[Array, Array, 
 
 def _assemble(
     mass_kg: float,
-    h: float,
+    build: Build,
     hip: Array,
     axis: Array,
     leg: tuple[Array, Array, Array],
     gap: float,
     arms: tuple[Array, Array] | None = None,
 ) -> Body:
-    neck = hip + TRUNK * h * axis
-    head = neck + (EYE_HEIGHT - SHOULDER_HEIGHT) * h * np.array([0.0, 0.0, 1.0])
+    neck = hip + build.trunk_m * axis
+    head = neck + build.neck_m * np.array([0.0, 0.0, 1.0])
     parts = [("trunk", hip, neck), ("head", neck, head)]
     a, b = _REST_UPPER_ARM_RAD, _REST_FOREARM_RAD
     hang, level = arms or (
@@ -196,11 +199,11 @@ def _assemble(
     )
     for side in (1.0, -1.0):
         out = np.array([0.0, side, 0.0])
-        shoulder = neck + HALF_SHOULDERS * h * out
-        elbow = shoulder + UPPER_ARM * h * hang
-        wrist = elbow + FOREARM * h * level
-        tip = wrist + HAND * h * level
-        hips = HALF_HIPS * h * out
+        shoulder = neck + build.half_shoulders_m * out
+        elbow = shoulder + build.upper_arm_m * hang
+        wrist = elbow + build.forearm_m * level
+        tip = wrist + build.hand_m * level
+        hips = build.half_hips_m * out
         knee, ankle, toe = (joint + hips for joint in leg)
         parts += [
             ("upper arm", shoulder, elbow),
@@ -211,7 +214,7 @@ def _assemble(
             ("foot", ankle, toe),
         ]
     segments = tuple(
-        Segment(name, MASS_SHARE[name] * mass_kg, upper, far, THICKNESS[name] * h)
+        Segment(name, MASS_SHARE[name] * mass_kg, upper, far, THICKNESS[name] * build.stature_m)
         for name, upper, far in parts
     )
-    return Body(h, segments, hip, axis, gap)
+    return Body(build, segments, hip, axis, gap)

@@ -6,10 +6,8 @@ import numpy as np
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body import (
-    ANKLE_HEIGHT,
-    FOREARM,
-    HAND,
-    UPPER_ARM,
+    ABOVE_HIP,
+    ARM,
     Body,
     Seat,
     Segment,
@@ -17,10 +15,8 @@ from neat_hull.physics.body import (
     seated,
     standing,
 )
+from neat_hull.physics.build import Build
 
-_ABOVE_HIP = ("trunk", "head", "upper arm", "forearm", "hand")
-_ARM = {"upper arm": (0.0, UPPER_ARM), "forearm": (UPPER_ARM, FOREARM),
-        "hand": (UPPER_ARM + FOREARM, HAND)}  # fmt: skip
 _RISING_BOW_RAD = np.radians(40.0)  # trunk forward of plumb, as one gets up from a low seat
 
 
@@ -38,10 +34,10 @@ def leaned(body: Body, lean_rad: float, arm_out: bool = False) -> Body:
         return turned
 
     def moved(segment: Segment) -> Segment:
-        if segment.name not in _ABOVE_HIP:
+        if segment.name not in ABOVE_HIP:
             return segment
-        if arm_out and segment.name in _ARM and segment.upper_m[1] * side > 0:
-            start, length = (share * body.stature_m for share in _ARM[segment.name])
+        if arm_out and segment.name in ARM and segment.upper_m[1] * side > 0:
+            start, length = _along_arm(body.build, segment.name)
             shoulder, out = turn(_shoulder(body, side)), np.array([0.0, side, 0.0])
             upper = shoulder + start * out
             return replace(segment, upper_m=upper, far_m=upper + length * out)
@@ -50,16 +46,23 @@ def leaned(body: Body, lean_rad: float, arm_out: bool = False) -> Body:
     return replace(body, segments=tuple(moved(segment) for segment in body.segments))
 
 
+def _along_arm(build: Build, name: str) -> tuple[float, float]:
+    """Where a segment of a straight arm starts from the shoulder, and how long it is, in m."""
+    lengths = {"upper arm": build.upper_arm_m, "forearm": build.forearm_m, "hand": build.hand_m}
+    start = sum(lengths[before] for before in ARM[: ARM.index(name)])
+    return start, lengths[name]
+
+
 def _shoulder(body: Body, side: float) -> Array:
     return next(
         s.upper_m for s in body.segments if s.name == "upper arm" and s.upper_m[1] * side > 0
     )
 
 
-def rising(mass_kg: float, stature_m: float, seat: Seat, feet_x_m: float, floor_z_m: float) -> Body:
+def rising(mass_kg: float, build: Build, seat: Seat, feet_x_m: float, floor_z_m: float) -> Body:
     """Half way up: hip midway between sitting and standing, trunk forward, feet on the floor."""
-    low = seated(mass_kg, stature_m, seat).hip_m
-    high = standing(mass_kg, stature_m, feet_x_m, floor_z_m).hip_m
-    heel = np.array([feet_x_m, 0.0, floor_z_m + ANKLE_HEIGHT * stature_m])
+    low = seated(mass_kg, build, seat).hip_m
+    high = standing(mass_kg, build, feet_x_m, floor_z_m).hip_m
+    heel = np.array([feet_x_m, 0.0, floor_z_m + build.ankle_m])
     axis = np.array([np.sin(_RISING_BOW_RAD), 0.0, np.cos(_RISING_BOW_RAD)])
-    return on_legs(mass_kg, stature_m, (low + high) / 2, axis, heel)
+    return on_legs(mass_kg, build, (low + high) / 2, axis, heel)

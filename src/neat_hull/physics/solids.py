@@ -9,10 +9,12 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from neat_hull.physics.arrays import Array
+from neat_hull.physics.arrays import Array, Flags
 
-_ROUNDS = 200  # at the most; nearly all pairs are done in a tenth of them
-_DONE_M = 2e-5  # nearest points that move less from one round to the next have arrived
+_ROUNDS = 300  # at the most; nearly all pairs are done in a tenth of them
+_LOOKS = 4  # rounds between looks at what is done
+_DONE_M = 1e-4  # within that of the least distance is near enough
+_TOUCH_M = 1e-3  # boxes parted by less are as good as touching
 
 
 @dataclass(frozen=True, eq=False)
@@ -32,10 +34,10 @@ class Solids:
         return Solids(self.middle_m[rows], self.axes[rows], self.half_m[rows], self.radius_m[rows])
 
     @property
-    def reach_m(self) -> Array:
-        """(n,) m: from the middle to the farthest corner."""
-        far: Array = np.sqrt(np.einsum("ij,ij->i", self.half_m, self.half_m)) + self.radius_m
-        return far
+    def spread_m(self) -> Array:
+        """(n, 3) m: half of the upright box about each."""
+        spread: Array = np.einsum("nij,ni->nj", np.abs(self.axes), self.half_m)
+        return spread + self.radius_m[:, None]
 
 
 @dataclass(frozen=True, eq=False)
@@ -96,20 +98,74 @@ def gaps(a: Solids, b: Solids) -> Gaps:
     away = way / np.maximum(apart, 1e-9)[:, None]
     into = np.flatnonzero(apart < 1e-4)
     if len(into):
-        depth, out = _way_out(a.take(into), b.take(into))
-        gap[into] = -depth - a.radius_m[into] - b.radius_m[into]
+        parted, out = _apart(a.take(into), b.take(into))
+        gap[into] = np.minimum(parted, 0.0) - a.radius_m[into] - b.radius_m[into]
         away[into] = out
     skin_a, skin_b = np.minimum(a.radius_m, apart), np.minimum(b.radius_m, apart)
     return Gaps(gap, away, here - away * skin_a[:, None], there + away * skin_b[:, None])
 
 
+def closer(a: Solids, b: Solids, than_m: Array) -> tuple[NDArray[np.intp], Gaps]:
+    """Rows of pairs with a gap under than_m (n,), and those gaps.
+
+    The separating axes tell most apart, and how deep others are in each other; only those between
+    are left to the minimiser.
+    """
+    thick = a.radius_m + b.radius_m
+    apart, out = _apart(a, b)
+    rows = np.flatnonzero(apart - thick < than_m)
+    inside, outside = rows[apart[rows] <= _TOUCH_M], rows[apart[rows] > _TOUCH_M]
+    found = gaps(a.take(outside), b.take(outside))
+    near = found.gap_m < than_m[outside]
+    spot = _between(a.take(inside), b.take(inside))
+    return np.append(inside, outside[near]), Gaps(
+        np.append(apart[inside] - thick[inside], found.gap_m[near]),
+        np.concatenate((out[inside], found.away[near])),
+        np.concatenate((spot, found.here_m[near])),
+        np.concatenate((spot, found.there_m[near])),
+    )
+
+
+def _between(a: Solids, b: Solids) -> Array:
+    """(n, 3) m: a point of both where they are into each other, near the middle of what is shared.
+
+    The middle of `b` brought into `a`, and that into `b` again.
+    """
+    spot = b.middle_m
+    for solids in (a, b):
+        own = np.einsum("nij,nj->ni", solids.axes, spot - solids.middle_m)
+        own = np.clip(own, -solids.half_m, solids.half_m)
+        spot = solids.middle_m + np.einsum("nij,ni->nj", solids.axes, own)
+    return spot
+
+
 def near_pairs(a: Solids, b: Solids, within_m: float) -> tuple[NDArray[np.intp], NDArray[np.intp]]:
-    """Rows of `a` and of `b` whose bounding balls come within `within_m` of each other."""
-    apart = a.middle_m[:, None, :] - b.middle_m[None, :, :]
-    square = np.einsum("ijk,ijk->ij", apart, apart)
-    far = a.reach_m[:, None] + b.reach_m[None, :] + within_m
-    rows, columns = np.nonzero(square <= far**2)
+    """Rows of `a` and of `b` whose upright bounding boxes come within `within_m` of each other."""
+    spread_a, spread_b = a.spread_m + within_m, b.spread_m
+    near = np.ones((len(a), len(b)), dtype=np.bool_)
+    for axis in range(3):
+        apart = np.abs(a.middle_m[:, None, axis] - b.middle_m[None, :, axis])
+        near &= apart <= spread_a[:, None, axis] + spread_b[None, :, axis]
+    rows, columns = np.nonzero(near)
     return rows, columns
+
+
+def moves_clear(a: Solids, b: Solids, margin_m: Array, ways: Array) -> Array:
+    """(n, k) m: how far each of `a` must go along each unit way (k, 3) to stand clear of its `b`.
+
+    Clear by margin_m (n,), beyond the whole of `b` along that way: always enough, seldom too much.
+    """
+    reach_a, reach_b = _reach_along(a, ways), _reach_along(b, ways)
+    apart = (b.middle_m - a.middle_m) @ ways.T
+    far: Array = apart + reach_a + reach_b + margin_m[:, None]
+    return far
+
+
+def _reach_along(solids: Solids, ways: Array) -> Array:
+    """(n, k) m: from the middle to the farthest point along each way."""
+    along = np.abs(np.einsum("nij,kj->nik", solids.axes, ways))
+    reach: Array = np.einsum("nik,ni->nk", along, solids.half_m) + solids.radius_m[:, None]
+    return reach
 
 
 def _nearest(a: Solids, b: Solids) -> tuple[Array, Array]:
@@ -119,6 +175,8 @@ def _nearest(a: Solids, b: Solids) -> tuple[Array, Array]:
     restart of O'Donoghue and Candès, 2015).
     """
     m = len(a)
+    if m == 0:
+        return a.middle_m, b.middle_m
     between = b.middle_m - a.middle_m
     # In own coordinates: p = A'u + ma and q = B'v + mb, so that p - q = A'u - B'v - between.
     u, v = np.zeros((m, 3)), np.zeros((m, 3))
@@ -126,7 +184,7 @@ def _nearest(a: Solids, b: Solids) -> tuple[Array, Array]:
     left = np.arange(m)
     out_u, out_v = u.copy(), v.copy()
     axes_a, axes_b, half_a, half_b = a.axes, b.axes, a.half_m, b.half_m
-    for _ in range(_ROUNDS):
+    for turn in range(1, _ROUNDS + 1):
         way = (
             np.einsum("ijk,ij->ik", axes_a, u_step)
             - np.einsum("ijk,ij->ik", axes_b, v_step)
@@ -141,12 +199,15 @@ def _nearest(a: Solids, b: Solids) -> tuple[Array, Array]:
         push = np.where(back > 0, 0.0, (momentum - 1) / following)[:, None]
         u_step, v_step = new_u + push * du, new_v + push * dv
         momentum, u, v = following, new_u, new_v
-        going = np.maximum(np.abs(du).max(axis=1), np.abs(dv).max(axis=1)) > _DONE_M
+        if turn % _LOOKS:
+            continue
+        going = _may_gain(axes_a, axes_b, half_a, half_b, between, u, v)
         if going.all():
             continue
         out_u[left[~going]], out_v[left[~going]] = u[~going], v[~going]
-        left, u, v, u_step, v_step, momentum, between = (
-            rows[going] for rows in (left, u, v, u_step, v_step, momentum, between)
+        left = left[going]
+        u, v, u_step, v_step, momentum, between = (
+            rows[going] for rows in (u, v, u_step, v_step, momentum, between)
         )
         axes_a, axes_b, half_a, half_b = (rows[going] for rows in (axes_a, axes_b, half_a, half_b))
         if len(left) == 0:
@@ -157,22 +218,46 @@ def _nearest(a: Solids, b: Solids) -> tuple[Array, Array]:
     return here, there
 
 
-def _way_out(a: Solids, b: Solids) -> tuple[Array, Array]:
-    """How deep boxes are in each other (m,), and the unit way out of `a` from `b` (m, 3).
+def _may_gain(
+    axes_a: Array, axes_b: Array, half_a: Array, half_b: Array, between: Array, u: Array, v: Array
+) -> Flags:
+    """Which pairs can still be brought nearer by more than _DONE_M.
 
-    The least overlap along the six face normals and the nine products of edges: the separating
-    axes of two boxes (Gottschalk, Lin and Manocha, 1996).
+    No two points are nearer than the boxes are parted along the way between the present ones.
     """
-    m = len(a)
-    crossed = np.cross(a.axes[:, :, None, :], b.axes[:, None, :, :]).reshape(m, 9, 3)
-    axes = np.concatenate((a.axes, b.axes, crossed), axis=1)
-    size = np.sqrt(np.einsum("ijk,ijk->ij", axes, axes))
-    axes = axes / np.maximum(size, 1e-9)[:, :, None]
-    reach_a = np.einsum("ijl,il->ij", np.abs(np.einsum("ijk,ilk->ijl", axes, a.axes)), a.half_m)
-    reach_b = np.einsum("ijl,il->ij", np.abs(np.einsum("ijk,ilk->ijl", axes, b.axes)), b.half_m)
-    apart = np.einsum("ijk,ik->ij", axes, a.middle_m - b.middle_m)
-    depth = np.where(size > 1e-6, reach_a + reach_b - np.abs(apart), np.inf)
-    best = depth.argmin(axis=1)
-    rows = np.arange(m)
-    sign = np.where(apart[rows, best] >= 0, 1.0, -1.0)
-    return np.maximum(depth[rows, best], 0.0), axes[rows, best] * sign[:, None]
+    way = np.einsum("ijk,ij->ik", axes_a, u) - np.einsum("ijk,ij->ik", axes_b, v) - between
+    apart = np.sqrt(np.einsum("ij,ij->i", way, way))
+    unit = way / np.maximum(apart, 1e-12)[:, None]
+    reach = np.einsum("ij,ij->i", np.abs(np.einsum("ijk,ik->ij", axes_a, unit)), half_a)
+    reach += np.einsum("ij,ij->i", np.abs(np.einsum("ijk,ik->ij", axes_b, unit)), half_b)
+    least = -np.einsum("ij,ij->i", between, unit) - reach
+    gains: Flags = (apart - np.maximum(least, 0.0) > _DONE_M) & (apart > _DONE_M)
+    return gains
+
+
+def _apart(a: Solids, b: Solids) -> tuple[Array, Array]:
+    """How far boxes are parted at the least, negative by how deep they are in each other (m,).
+
+    The most along the six face normals and the nine products of edges: the separating axes of two
+    boxes (Gottschalk, Lin and Manocha, 1996). With it the unit way out of `a` from `b` (m, 3).
+    """
+    turned = a.axes @ b.axes.transpose(0, 2, 1)  # (m, 3, 3): axes of a by axes of b
+    away = a.middle_m - b.middle_m
+    along_a = np.einsum("nij,nj->ni", a.axes, away)
+    along_b = np.einsum("nij,nj->ni", b.axes, away)
+    size = np.abs(turned)
+    part_a = np.abs(along_a) - a.half_m - np.einsum("nij,nj->ni", size, b.half_m)
+    part_b = np.abs(along_b) - b.half_m - np.einsum("nij,ni->nj", size, a.half_m)
+    crossed = np.cross(a.axes[:, :, None, :], b.axes[:, None, :, :]).reshape(-1, 9, 3)
+    length = np.sqrt(np.einsum("nij,nij->ni", crossed, crossed))
+    crossed /= np.maximum(length, 1e-9)[:, :, None]
+    along_c = np.einsum("nij,nj->ni", crossed, away)
+    reach = np.einsum("nil,nl->ni", np.abs(crossed @ a.axes.transpose(0, 2, 1)), a.half_m)
+    reach += np.einsum("nil,nl->ni", np.abs(crossed @ b.axes.transpose(0, 2, 1)), b.half_m)
+    part_c = np.where(length > 1e-6, np.abs(along_c) - reach, -np.inf)
+    parted = np.concatenate((part_a, part_b, part_c), axis=1)
+    best = parted.argmax(axis=1)
+    rows = np.arange(len(best))
+    along = np.concatenate((along_a, along_b, along_c), axis=1)[rows, best]
+    axes = np.concatenate((a.axes, b.axes, crossed), axis=1)[rows, best]
+    return parted[rows, best], axes * np.where(along >= 0, 1.0, -1.0)[:, None]

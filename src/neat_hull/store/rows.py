@@ -14,7 +14,7 @@ from neat_hull.store.queries import read_queries
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
 
-Kind = Literal["setup", "boat", "angler", "thing", "place"]
+Kind = Literal["setup", "boat", "angler", "crew", "thing", "place"]
 Row = dict[str, Any]
 
 _WHOLE = ("boat", "angler")  # kept as one JSON document each
@@ -58,6 +58,8 @@ def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
     if kind in _WHOLE:
         row: Row = json.loads(found["body"])
         return row
+    if kind == "crew":
+        return dict(found)
     row = read_row(kind, found)
     if kind == "setup":
         for name in _JSON:
@@ -76,6 +78,8 @@ def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> No
     """Write a row, new or not."""
     if kind in _WHOLE:
         values: Row = {"body": json.dumps(row)}
+    elif kind == "crew":
+        values = dict(row)
     else:
         values = filled(kind, row)
         if kind == "setup":

@@ -17,6 +17,12 @@ SELECT body FROM angler WHERE id = :key;
 -- name: put_angler
 UPDATE angler SET body = :body WHERE id = :key;
 
+-- name: get_crew
+SELECT angler_id FROM setup WHERE id = :key;
+
+-- name: put_crew
+UPDATE setup SET angler_id = :angler_id WHERE id = :key;
+
 -- name: all_things
 SELECT * FROM thing ORDER BY id;
 

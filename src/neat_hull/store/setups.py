@@ -121,6 +121,29 @@ def holding_elsewhere(
     return [(r["part"], r["thing"], r["setup"]) for r in found if r["part"] in names]
 
 
+@dataclass(frozen=True)
+class KnownAngler:
+    """Somebody who has been aboard."""
+
+    angler_id: int
+    angler: Angler
+
+
+def list_anglers(db: Connection) -> list[KnownAngler]:
+    """Everybody, oldest first."""
+    return [
+        KnownAngler(row["id"], Angler.model_validate_json(row["body"]))
+        for row in db.execute(SQL["anglers"])
+    ]
+
+
+def add_angler(db: Connection, angler: Angler) -> int:
+    """Keep one more, and return the id."""
+    angler_id = db.execute(SQL["add_angler"], {"body": angler.model_dump_json()}).lastrowid
+    assert angler_id is not None, "sqlite gives a row id to every insert"
+    return angler_id
+
+
 def next_thing_id(db: Connection) -> int:
     """An id no thing has."""
     (thing_id,) = db.execute(ROWS["next_thing"]).fetchone()
@@ -145,8 +168,7 @@ def insert_setup(db: Connection, setup: Setup, boat_id: int | None, angler_id: i
     if boat_id is None:
         boat_id = db.execute(SQL["add_boat"], {"body": setup.boat.model_dump_json()}).lastrowid
     if angler_id is None:
-        body = setup.angler.model_dump_json()
-        angler_id = db.execute(SQL["add_angler"], {"body": body}).lastrowid
+        angler_id = add_angler(db, setup.angler)
     setup_id = db.execute(
         SQL["add"],
         {

@@ -51,3 +51,6 @@ SELECT place.more ->> '$.on.name' AS part, thing.name AS thing, setup.name AS se
  WHERE setup.boat_id = :boat_id AND setup.id <> :setup_id
    AND place.more ->> '$.on.kind' = :kind
  ORDER BY setup.id, thing.id;
+
+-- name: anglers
+SELECT id, body FROM angler ORDER BY id;

@@ -4,6 +4,46 @@
  */
 
 export interface paths {
+    "/api/v1/anglers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Anglers
+         * @description Everybody who has been aboard.
+         */
+        get: operations["anglers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/anglers/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Usual Lengths
+         * @description Usual lengths of a body that tall, to stand beside the measured ones.
+         */
+        post: operations["usual_lengths"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/boat/calibration": {
         parameters: {
             query?: never;
@@ -352,6 +392,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/crew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Choose
+         * @description Let another angler go with this setup; the seat stays as it is.
+         */
+        put: operations["choose"];
+        /**
+         * Add
+         * @description Keep somebody new, who goes with this setup at once.
+         */
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/deck.svg": {
         parameters: {
             query?: never;
@@ -636,6 +700,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reach
+         * @description Map, needs, rods, parking and sight, of a trial; computes and stores nothing.
+         */
+        post: operations["reach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/reaching/{thing_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Reach For
+         * @description The angler reaching for one thing, and how the boat lies meanwhile.
+         */
+        get: operations["reach_for"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/redo": {
         parameters: {
             query?: never;
@@ -796,6 +900,8 @@ export interface components {
          *     it stands on or in, `held_by` is the nearest, carries_kg its weight with all it holds. misfit
          *     says why it does not belong where it is. out_first are the things that lie over it. frame is x,
          *     y and turn in degrees of what its place is counted from, slide_m how far it may go from there.
+         *     On the way to it the boat heels to heels_deg (starboard down), with margin_used of its righting
+         *     lever and freeboard_m left; null where nobody leans. steps must be done before it is in hand.
          */
         Aboard: {
             /** Base Z M */
@@ -816,10 +922,16 @@ export interface components {
                 number,
                 number
             ];
+            /** Freeboard M */
+            freeboard_m: number | null;
+            /** Heels Deg */
+            heels_deg: number | null;
             /** Held By */
             held_by: number | null;
             /** Lean Deg */
             lean_deg: number | null;
+            /** Margin Used */
+            margin_used: number | null;
             misfit: components["schemas"]["Said"] | null;
             /** Out First */
             out_first: number[];
@@ -840,6 +952,8 @@ export interface components {
                 number,
                 number
             ] | null;
+            /** Steps */
+            steps: string[];
             /** Thing Id */
             thing_id: number;
             /** Tilt Deg */
@@ -864,7 +978,7 @@ export interface components {
              * Zone
              * @enum {string}
              */
-            zone: "hand" | "lean" | "twist" | "out";
+            zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
          * Afloat
@@ -936,14 +1050,33 @@ export interface components {
         };
         /**
          * Angler
-         * @description Who goes: weight dressed for the water, and height.
+         * @description Who goes: weight dressed for the water, and height; what of the body was measured.
          */
         Angler: {
+            /**
+             * Casts
+             * @default starboard
+             * @enum {string}
+             */
+            casts: "port" | "starboard";
             /**
              * Evidence
              * @enum {string}
              */
             evidence: "weighed" | "label" | "guess";
+            /** @default {} */
+            lengths: components["schemas"]["BodyLengths"];
+            /**
+             * @default {
+             *       "hands": "both",
+             *       "lean_port_deg": 25,
+             *       "lean_starboard_deg": 25,
+             *       "pitch_deg": 40,
+             *       "twist_port_deg": 60,
+             *       "twist_starboard_deg": 60
+             *     }
+             */
+            limits: components["schemas"]["ReachLimits"];
             /** Mass Kg */
             mass_kg: number;
             /** Name */
@@ -1060,6 +1193,12 @@ export interface components {
             name: string;
             /** Offsets */
             offsets?: components["schemas"]["OffsetStation"][] | null;
+            /**
+             * Propulsion
+             * @default paddle
+             * @enum {string}
+             */
+            propulsion: "paddle" | "crank" | "push" | "motor bow" | "motor side" | "motor stern";
             /** Rated Kg */
             rated_kg: number | null;
             /**
@@ -1082,6 +1221,24 @@ export interface components {
             boat: components["schemas"]["Boat"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * BodyLengths
+         * @description Lengths that were measured, see `physics.build.Measured`; null where one is usual.
+         */
+        BodyLengths: {
+            /** Floor To Knee M */
+            floor_to_knee_m?: number | null;
+            /** Foot M */
+            foot_m?: number | null;
+            /** Seat To Shoulder M */
+            seat_to_shoulder_m?: number | null;
+            /** Shoulders M */
+            shoulders_m?: number | null;
+            /** Wall To Fingertip M */
+            wall_to_fingertip_m?: number | null;
+            /** Wall To Knee M */
+            wall_to_knee_m?: number | null;
         };
         /**
          * Calibration
@@ -1121,6 +1278,46 @@ export interface components {
             school: "rating" | "working share" | "freeboard" | "dry floors";
         };
         /**
+         * Clash
+         * @description A thing too near to another, or in room that the angler needs.
+         *
+         *     gap_m is negative by how far they are into each other; `at` is where, `clear` how to mend it.
+         */
+        Clash: {
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            clear: components["schemas"]["Said"];
+            /** Envelope */
+            envelope: string | null;
+            /** Gap M */
+            gap_m: number;
+            /** Thing Id */
+            thing_id: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** What */
+            what: string;
+            /** With Thing */
+            with_thing: number | null;
+        };
+        /**
+         * Crew
+         * @description Somebody known to go with a setup.
+         */
+        Crew: {
+            /** Angler Id */
+            angler_id: number;
+            /** Revision */
+            revision: number;
+        };
+        /**
          * Curve
          * @description Righting lever by heel; null where the boat goes under.
          */
@@ -1131,6 +1328,18 @@ export interface components {
             gz_m: (number | null)[];
             /** Heel Deg */
             heel_deg: number[];
+        };
+        /**
+         * DeadArc
+         * @description Bearings off the bow, to port positive, behind which a thing hides the water ahead.
+         */
+        DeadArc: {
+            /** From Deg */
+            from_deg: number;
+            /** Thing Id */
+            thing_id: number;
+            /** To Deg */
+            to_deg: number;
         };
         /**
          * Demand
@@ -1302,6 +1511,14 @@ export interface components {
         Drawing: {
             /** Brace Gap M */
             brace_gap_m: number;
+            /** Envelopes */
+            envelopes: components["schemas"]["Envelope"][];
+            /** Eye M */
+            eye_m: [
+                number,
+                number,
+                number
+            ];
             /** Half Breadth M */
             half_breadth_m: number[];
             /** Hand Zone */
@@ -1328,6 +1545,8 @@ export interface components {
             measured: components["schemas"]["MeasuredOff"][];
             /** Reach M */
             reach_m: number;
+            /** Remarks */
+            remarks: components["schemas"]["Said"][];
             /** Section */
             section: [
                 number,
@@ -1373,6 +1592,35 @@ export interface components {
             thing_id: number;
         };
         /**
+         * Envelope
+         * @description Room that the angler needs, for drawing: outlines (x, y) from above and (x, z) from the side.
+         *
+         *     `counts` says whether what stands in it is told: the stroke of one who does not paddle is not.
+         */
+        Envelope: {
+            /** Counts */
+            counts: boolean;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "stroke" | "legs" | "cast" | "remount" | "sight";
+            /** Key */
+            key: string;
+            /** Plan */
+            plan: [
+                number,
+                number
+            ][];
+            /** Side */
+            side: [
+                number,
+                number
+            ][];
+            /** Title */
+            title: string;
+        };
+        /**
          * FieldProblem
          * @description One field that was refused, and why, in words that read on after its name.
          */
@@ -1391,6 +1639,8 @@ export interface components {
             aboard: components["schemas"]["Aboard"][];
             afloat: components["schemas"]["Afloat"] | null;
             bands: components["schemas"]["Bands"] | null;
+            /** Clashes */
+            clashes: components["schemas"]["Clash"][];
             curve: components["schemas"]["Curve"] | null;
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
@@ -1599,6 +1849,16 @@ export interface components {
             vanishing_deg: number | null;
         };
         /**
+         * HandHeld
+         * @description A rod in the hand from the seat, pointed at the bow: by how much its tip passes it.
+         */
+        HandHeld: {
+            /** Passes Bow M */
+            passes_bow_m: number;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * How
          * @description How a figure was computed: words, formula, values, and how sure it is.
          */
@@ -1672,6 +1932,15 @@ export interface components {
             state: "off" | "lost" | "stale" | "garbled" | "live";
             /** Trim Deg */
             trim_deg: number | null;
+        };
+        /**
+         * KnownAngler
+         * @description Somebody who has been aboard.
+         */
+        KnownAngler: {
+            angler: components["schemas"]["Angler"];
+            /** Angler Id */
+            angler_id: number;
         };
         /**
          * LiftFit
@@ -1826,6 +2095,30 @@ export interface components {
             state: components["schemas"]["SetupState"];
         };
         /**
+         * Needs
+         * @description A thing's zone against what its use asks; `steps_too_far` counts the zones between.
+         */
+        Needs: {
+            /**
+             * Needed
+             * @enum {string}
+             */
+            needed: "hand" | "lean" | "twist" | "leave" | "ashore";
+            /** Steps Too Far */
+            steps_too_far: number;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
+         * NewAngler
+         * @description Somebody new, who goes with the setup at once.
+         */
+        NewAngler: {
+            angler: components["schemas"]["Angler"];
+            /** Revision */
+            revision: number;
+        };
+        /**
          * NewName
          * @description What a copy is to be called.
          */
@@ -1878,6 +2171,23 @@ export interface components {
             spot: "on" | "in" | "under" | "behind";
             /** Thing */
             thing?: number | null;
+        };
+        /**
+         * Parking
+         * @description A tube or holder that a rod can be left in while a fish is unhooked.
+         */
+        Parking: {
+            /** Holds */
+            holds: number | null;
+            /** Name */
+            name: string;
+            /** Thing Id */
+            thing_id: number | null;
+            /**
+             * Zone
+             * @enum {string}
+             */
+            zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
          * Photo
@@ -1987,6 +2297,168 @@ export interface components {
             title: string;
             /** Type */
             type: string;
+        };
+        /**
+         * ReachLimits
+         * @description How far this person goes from the seat, and with which hand.
+         */
+        ReachLimits: {
+            /**
+             * Hands
+             * @default both
+             * @enum {string}
+             */
+            hands: "both" | "port" | "starboard";
+            /**
+             * Lean Port Deg
+             * @default 25
+             */
+            lean_port_deg: number;
+            /**
+             * Lean Starboard Deg
+             * @default 25
+             */
+            lean_starboard_deg: number;
+            /**
+             * Pitch Deg
+             * @default 40
+             */
+            pitch_deg: number;
+            /**
+             * Twist Port Deg
+             * @default 60
+             */
+            twist_port_deg: number;
+            /**
+             * Twist Starboard Deg
+             * @default 60
+             */
+            twist_starboard_deg: number;
+        };
+        /**
+         * ReachSheet
+         * @description Everything about who comes to what. shortest_rod_m is the least that passes the bow by hand.
+         *
+         *     spread_m is how far apart the outermost tips to either side are; closest_m the nearest two tips.
+         */
+        ReachSheet: {
+            /** Closest M */
+            closest_m: number | null;
+            /** Dead Arcs */
+            dead_arcs: components["schemas"]["DeadArc"][];
+            /** Dead Deg */
+            dead_deg: number;
+            /** Edges */
+            edges: components["schemas"]["ZoneEdge"][];
+            /** Hand Held */
+            hand_held: components["schemas"]["HandHeld"][];
+            /** Height M */
+            height_m: number;
+            /** Needs */
+            needs: components["schemas"]["Needs"][];
+            /** Park In */
+            park_in: string | null;
+            /** Parking */
+            parking: components["schemas"]["Parking"][];
+            /** Rods */
+            rods: components["schemas"]["RodLie"][];
+            /** Shortest Rod M */
+            shortest_rod_m: number;
+            /** Spread M */
+            spread_m: number | null;
+        };
+        /**
+         * ReachTrial
+         * @description A trial, and the height over the bottom of the boat that the map is for.
+         */
+        ReachTrial: {
+            angler?: components["schemas"]["Angler"] | null;
+            boat?: components["schemas"]["Boat"] | null;
+            demands?: components["schemas"]["DemandNumbers"] | null;
+            /**
+             * Height M
+             * @default 0.43
+             */
+            height_m: number;
+            /**
+             * Places
+             * @default []
+             */
+            places: components["schemas"]["TrialPlace"][];
+            /** Posture */
+            posture?: ("sits" | "stands") | null;
+            seat?: components["schemas"]["SeatPlace"] | null;
+            /** Water */
+            water?: ("fresh" | "salt") | null;
+        };
+        /**
+         * Reaching
+         * @description The angler reaching for one thing, and how the boat lies meanwhile.
+         */
+        Reaching: {
+            /** Freeboard M */
+            freeboard_m: number | null;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "port" | "starboard";
+            /** Head M */
+            head_m: [
+                number,
+                number,
+                number
+            ];
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Limbs */
+            limbs: components["schemas"]["Limb"][];
+            /** Margin Used */
+            margin_used: number | null;
+            /** Thing Id */
+            thing_id: number;
+            /**
+             * Zone
+             * @enum {string}
+             */
+            zone: "hand" | "lean" | "twist" | "leave" | "ashore";
+        };
+        /**
+         * RodLie
+         * @description How a rod or pole lies: lengths in m, negative where it falls short of what is named.
+         *
+         *     reel_out_m is how far the reel stands outside the gunwale; tip_over_seat_m its height over the
+         *     seat. leg_gap_m is the gap of the butt to the nearest of legs, hip and pedals, leg says which.
+         */
+        RodLie: {
+            /** Butt */
+            butt: [
+                number,
+                number,
+                number
+            ];
+            /** Leg */
+            leg: string;
+            /** Leg Gap M */
+            leg_gap_m: number;
+            /** Reel Out M */
+            reel_out_m: number | null;
+            /** Thing Id */
+            thing_id: number;
+            /** Tip */
+            tip: [
+                number,
+                number,
+                number
+            ];
+            /** Tip Over Seat M */
+            tip_over_seat_m: number;
+            /** Tip Past Beam M */
+            tip_past_beam_m: number;
+            /** Tip Past Bow M */
+            tip_past_bow_m: number;
+            /** Tip Past Stern M */
+            tip_past_stern_m: number;
         };
         /**
          * Said
@@ -2200,6 +2672,14 @@ export interface components {
             terms: components["schemas"]["Term"][];
             /** Trouble */
             trouble: string | null;
+        };
+        /**
+         * Stature
+         * @description Height barefoot.
+         */
+        Stature: {
+            /** Stature M */
+            stature_m: number;
         };
         /**
          * Step
@@ -2600,6 +3080,8 @@ export interface components {
              * @default []
              */
             places: components["schemas"]["TrialPlace"][];
+            /** Posture */
+            posture?: ("sits" | "stands") | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -2612,6 +3094,24 @@ export interface components {
             place: components["schemas"]["Place"] | null;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * UsualLengths
+         * @description What the tape would find at the usual build of a stature, in m.
+         */
+        UsualLengths: {
+            /** Floor To Knee M */
+            floor_to_knee_m: number;
+            /** Foot M */
+            foot_m: number;
+            /** Seat To Shoulder M */
+            seat_to_shoulder_m: number;
+            /** Shoulders M */
+            shoulders_m: number;
+            /** Wall To Fingertip M */
+            wall_to_fingertip_m: number;
+            /** Wall To Knee M */
+            wall_to_knee_m: number;
         };
         /**
          * WeighFirst
@@ -2708,6 +3208,22 @@ export interface components {
              */
             verdict: "fine" | "watch" | "fix" | "stop";
         };
+        /**
+         * ZoneEdge
+         * @description Outline (x, y) of all that is come by within a zone, or a nearer one, at some height.
+         */
+        ZoneEdge: {
+            /** Outline */
+            outline: [
+                number,
+                number
+            ][];
+            /**
+             * Zone
+             * @enum {string}
+             */
+            zone: "hand" | "lean" | "twist" | "leave" | "ashore";
+        };
     };
     responses: never;
     parameters: never;
@@ -2717,6 +3233,104 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    anglers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownAngler"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    usual_lengths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Stature"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualLengths"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     calibration: {
         parameters: {
             query?: never;
@@ -3680,6 +4294,112 @@ export interface operations {
             };
         };
     };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Crew"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAngler"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     deck_plan: {
         parameters: {
             query?: never;
@@ -4426,6 +5146,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReachTrial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reach_for: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                thing_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reaching"];
                 };
             };
             /** @description Not Found */

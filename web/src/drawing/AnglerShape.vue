@@ -9,13 +9,15 @@ const props = defineProps<{
   drawing: Drawing
   seat: SeatPlace
   view: 'plan' | 'side'
+  /** both arms and legs from the side as well, where they are not alike */
+  all?: boolean
 }>()
 
 const limbs = computed(() =>
   props.drawing.limbs
     .filter((limb) => limb.name !== 'head')
     // From the side one arm and one leg hide the others.
-    .filter((limb) => props.view === 'plan' || limb.upper[1] >= 0)
+    .filter((limb) => props.all || props.view === 'plan' || limb.upper[1] >= 0)
     .filter((limb) => props.view === 'side' || limb.name !== 'trunk')
     .map((limb) => ({
       x1: toX(props.sheet, limb.upper[0]),

@@ -15,6 +15,8 @@ import AsternView from './AsternView.vue'
 import HullPlan from './HullPlan.vue'
 import HullSide from './HullSide.vue'
 import LoadStrip from './LoadStrip.vue'
+import ClashMarks from './ClashMarks.vue'
+import EnvelopeShapes from './EnvelopeShapes.vue'
 import FittingMarks from './FittingMarks.vue'
 import MeasureLine from './MeasureLine.vue'
 import ReachZones from './ReachZones.vue'
@@ -59,6 +61,15 @@ const sheet = computed(() =>
 )
 const on = (overlay: Overlay) => props.overlays.includes(overlay)
 const chosen = computed(() => props.things.find((thing) => thing.selected))
+const chosenIds = computed(() => new Set(props.things.filter((d) => d.selected).map((d) => d.id)))
+const clashing = computed(
+  () =>
+    new Set(
+      props.figures.clashes
+        .filter((clash) => clash.verdict !== 'watch')
+        .flatMap((clash) => [clash.thing_id, clash.with_thing ?? clash.thing_id]),
+    ),
+)
 const band = computed(() => {
   if (!chosen.value) return null
   const [aft, fwd] = alongRuler(chosen.value)
@@ -176,6 +187,7 @@ defineExpose({ toBoat, focusThing, svg })
         <HullPlan :sheet="sheet" :drawing="drawing" :boat="boat" />
         <FittingMarks :sheet="sheet" :fittings="boat.fittings" faint />
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" />
+        <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="plan" />
         <TargetMarks :sheet="sheet" :targets="targets" :over="over" />
         <ThingShape
           v-for="ghost in ghosts"
@@ -193,6 +205,7 @@ defineExpose({ toBoat, focusThing, svg })
           :drawn="thing"
           view="plan"
           :label="labels.get(thing.id) ?? thing.thing.name"
+          :clashing="clashing.has(thing.id)"
           :named="on('names')"
           :titled="titles.plan.has(thing.id)"
           @grab="emit('grab', $event, thing.id, 'plan')"
@@ -206,6 +219,13 @@ defineExpose({ toBoat, focusThing, svg })
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
         </g>
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" names />
+        <ClashMarks
+          :sheet="sheet"
+          :clashes="figures.clashes"
+          :chosen="chosenIds"
+          :units="units"
+          view="plan"
+        />
         <MeasureLine v-if="between" :sheet="sheet" :between="between" :units="units" view="plan" />
         <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
         <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 17">starboard</text>
@@ -235,6 +255,14 @@ defineExpose({ toBoat, focusThing, svg })
           @grab="emit('grab', $event, thing.id, 'side')"
         />
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />
+        <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="side" />
+        <ClashMarks
+          :sheet="sheet"
+          :clashes="figures.clashes"
+          :chosen="chosenIds"
+          :units="units"
+          view="side"
+        />
         <g v-if="on('balance') && marks" class="marks">
           <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />

@@ -14,6 +14,8 @@ const props = defineProps<{
   named: boolean
   /** as much of its name as fits in it */
   titled?: boolean
+  /** in the way of something, or something in its way */
+  clashing?: boolean
 }>()
 defineEmits<{ grab: [event: PointerEvent]; key: [event: KeyboardEvent]; pick: []; edit: [] }>()
 
@@ -59,6 +61,7 @@ const kind = computed(() => (isLong(props.drawn.thing) ? 'rod' : 'box'))
         ghost: drawn.ghost,
         soft: drawn.thing.shape === 'bag',
         misfit: drawn.aboard?.misfit,
+        clashing,
       },
     ]"
     :role="drawn.ghost ? undefined : 'button'"
@@ -157,6 +160,9 @@ const kind = computed(() => (isLong(props.drawn.thing) ? 'rod' : 'box'))
   stroke: var(--fix);
   stroke-width: 2.4;
   stroke-dasharray: 7 3;
+}
+.clashing .body {
+  stroke: var(--fix);
 }
 .selected .body,
 .thing:focus-visible .body {

@@ -34,7 +34,8 @@ export const ZONE_WORD: Record<Aboard['zone'], string> = {
   hand: 'in hand',
   lean: 'with a lean',
   twist: 'with a twist',
-  out: 'out of reach',
+  leave: 'out of the seat',
+  ashore: 'ashore only',
 }
 
 /** Short enough for a list row. */
@@ -42,7 +43,8 @@ export const ZONE_TAG: Record<Aboard['zone'], string> = {
   hand: 'hand',
   lean: 'lean',
   twist: 'twist',
-  out: 'out',
+  leave: 'leave',
+  ashore: 'ashore',
 }
 
 export const EVIDENCE_WORD = {
@@ -123,4 +125,11 @@ export function told(text: string, amounts: Schemas['Amount'][], units: Units): 
     return show(value, kind, units, kind === 'length' ? (small ? 1 : 0) : DIGITS[kind])
   })
   return text.split('{}').reduce((so_far, part, i) => `${so_far}${shown[i - 1] ?? ''}${part}`)
+}
+
+/** A clash as seen from one of the two: how near, and how to clear it. */
+export function clashWords(one: Schemas['Clash'], units: Units): string {
+  const size = show(Math.abs(one.gap_m), 'length', units, 1)
+  const near = one.gap_m < 0 ? `${size} into ${one.what}` : `only ${size} from ${one.what}`
+  return `${near}; clear ${told(one.clear.text, one.clear.amounts ?? [], units)}`
 }

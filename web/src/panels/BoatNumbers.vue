@@ -6,6 +6,14 @@ import ChoiceGroup from './ChoiceGroup.vue'
 import QuantityInput from './QuantityInput.vue'
 
 const boat = defineModel<Boat>({ required: true })
+const PROPULSION: [Boat['propulsion'], string][] = [
+  ['paddle', 'paddle'],
+  ['crank', 'pedals that turn'],
+  ['push', 'pedals that push'],
+  ['motor bow', 'motor at the bow'],
+  ['motor side', 'motor at the side'],
+  ['motor stern', 'motor at the stern'],
+]
 defineProps<{ units: Units; wrong: (field: string) => string }>()
 </script>
 
@@ -60,6 +68,11 @@ defineProps<{ units: Units; wrong: (field: string) => string }>()
       :wrong="wrong('working_share')"
     />
     <p class="soft">of the rating; 65 to 75 % is usual, the rating a hard stop</p>
+    <label for="propulsion">Goes by</label>
+    <select id="propulsion" v-model="boat.propulsion" data-testid="propulsion">
+      <option v-for="[kind, word] in PROPULSION" :key="kind" :value="kind">{{ word }}</option>
+    </select>
+    <p class="soft">what the legs and hands need room for</p>
   </div>
 </template>
 
@@ -72,6 +85,14 @@ h2 {
   grid-template-columns: 132px 118px 1fr;
   gap: 6px 10px;
   align-items: start;
+}
+select {
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12px;
 }
 label {
   padding-top: 3px;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What the boat does with it: weight, trim, list, steadiness, dry floors; new beside old. */
 import { computed } from 'vue'
-import type { Figures } from '@/api/client'
+import type { Figures, Zone } from '@/api/client'
 import { number, show, showBand, unitOf, type Units } from '@/edge/units'
 import { listWords, trimWords, ZONE_WORD } from '@/edge/words'
 import VerdictMark from '@/marks/VerdictMark.vue'
@@ -36,9 +36,13 @@ const gm = (gm_m: number, bands: Figures['bands'] | null): string =>
   `GM ${bands ? showBand(gm_m, bands.gm_m, 'length', props.units) : show(gm_m, 'length', props.units)}`
 const weigh = computed(() => props.figures.bands?.weigh_first.map((one) => one.name) ?? [])
 const zones = computed(() => {
-  const count = { hand: 0, lean: 0, twist: 0, out: 0 }
+  const count: Record<Zone, number> = { hand: 0, lean: 0, twist: 0, leave: 0, ashore: 0 }
   for (const thing of props.figures.aboard) count[thing.zone] += 1
   return count
+})
+const inTheWay = computed(() => {
+  const fix = props.figures.clashes.filter((one) => one.verdict === 'fix').length
+  return { fix, watch: props.figures.clashes.length - fix }
 })
 const floor = (over_m: number, where: string) =>
   over_m >= 0
@@ -123,6 +127,16 @@ const floor = (over_m: number, where: string) =>
         <li v-for="(count, zone) in zones" :key="zone">
           <span>{{ ZONE_WORD[zone] }}</span>
           <span class="num">{{ count }}</span>
+        </li>
+      </ul>
+      <h2>In the way</h2>
+      <ul class="zones" data-testid="in-the-way">
+        <li v-if="inTheWay.fix + inTheWay.watch === 0">nothing</li>
+        <li v-if="inTheWay.fix">
+          <VerdictMark verdict="fix" /><span class="num">{{ inTheWay.fix }}</span>
+        </li>
+        <li v-if="inTheWay.watch">
+          <VerdictMark verdict="watch" /><span class="num">{{ inTheWay.watch }}</span>
         </li>
       </ul>
       <template v-if="weigh.length">

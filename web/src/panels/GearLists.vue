@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The shelf ashore, and everything aboard from bow to stern, by where it is on the boat. */
 import { computed, nextTick, ref, watch } from 'vue'
-import type { Aboard, Place, Schemas, Target, Thing } from '@/api/client'
+import type { Aboard, Clash, Place, Schemas, Target, Thing } from '@/api/client'
 import { number, type Units } from '@/edge/units'
 import { told, ZONE_TAG, ZONE_WORD } from '@/edge/words'
 import EvidenceMark from '@/marks/EvidenceMark.vue'
+import VerdictMark from '@/marks/VerdictMark.vue'
 import ChosenPanel, { type ChosenAct } from './ChosenPanel.vue'
 import PlaceEditor from './PlaceEditor.vue'
 
@@ -15,6 +16,7 @@ const props = defineProps<{
   ashore: number[]
   selected: number | null
   marked: ReadonlySet<number>
+  clashes: Clash[]
   elsewhere: Schemas['Elsewhere'][]
   targets: Target[]
   bow_x_m: number
@@ -57,6 +59,18 @@ const away = computed(() => {
   const by = new Map<number, string[]>()
   for (const { thing_id, setup } of props.elsewhere)
     by.set(thing_id, [...(by.get(thing_id) ?? []), setup])
+  return by
+})
+/** Seen from either of the two. */
+const clashesOf = (id: number): Clash[] =>
+  props.clashes
+    .filter((one) => one.thing_id === id || one.with_thing === id)
+    .map((one) => (one.thing_id === id ? one : { ...one, what: thing(one.thing_id).name }))
+const worst = computed(() => {
+  const by = new Map<number, Clash['verdict']>()
+  for (const one of props.clashes)
+    for (const id of [one.thing_id, one.with_thing])
+      if (id != null && by.get(id) !== 'fix') by.set(id, one.verdict)
   return by
 })
 /** What else lies in the same container, and out of which turn this one comes. */
@@ -143,6 +157,7 @@ defineExpose({ focusSearch: () => field.value?.focus() })
             <EvidenceMark :evidence="thing(row.thing_id).evidence" />
             <span class="name">{{ thing(row.thing_id).name }}</span>
             <span v-if="places.get(row.thing_id)?.locked" class="tag" title="locked">fast</span>
+            <VerdictMark v-if="worst.has(row.thing_id)" :verdict="worst.get(row.thing_id)!" bare />
             <span
               v-if="row.misfit"
               class="tag bad"
@@ -167,7 +182,7 @@ defineExpose({ focusSearch: () => field.value?.focus() })
             :aboard="row"
             :targets="targets"
             :turn="turnOf(row)"
-            :names="(id: number) => thing(id).name"
+            :clashes="clashesOf(row.thing_id)"
             :elsewhere="away.get(row.thing_id) ?? []"
             :bow_x_m="bow_x_m"
             :units="units"
@@ -293,7 +308,8 @@ h3 {
 .zone.hand {
   color: var(--fine);
 }
-.zone.out {
+.zone.leave,
+.zone.ashore {
   color: var(--fix);
 }
 .empty {

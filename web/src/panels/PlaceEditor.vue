@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The place of one thing by number: the drawing is never the only way. */
 import { computed } from 'vue'
-import type { Aboard, Place, Target, Thing } from '@/api/client'
+import type { Aboard, Clash, Place, Target, Thing } from '@/api/client'
 import type { Units } from '@/edge/units'
-import { told } from '@/edge/words'
+import { clashWords, told } from '@/edge/words'
+import VerdictMark from '@/marks/VerdictMark.vue'
 import { placedAt } from '@/geometry/places'
 import { BOAT, outOf } from '@/geometry/stands'
 import { isLong } from '@/geometry/things'
@@ -17,7 +18,7 @@ const props = defineProps<{
   targets: Target[]
   /** which of how many it is, in what holds it */
   turn: { at: number; of: number } | null
-  names: (id: number) => string
+  clashes: Clash[]
   elsewhere: string[]
   bow_x_m: number
   units: Units
@@ -71,6 +72,13 @@ function why(target: Target): string {
     <p v-if="elsewhere.length" class="wide bad">
       The same day also aboard in {{ elsewhere.join(', ') }}.
     </p>
+    <ul v-if="clashes.length" class="wide clashes" data-testid="clashes">
+      <li v-for="(one, i) in clashes" :key="i">
+        <VerdictMark :verdict="one.verdict" />
+        <span>{{ clashWords(one, units) }}</span>
+      </li>
+    </ul>
+    <p v-if="aboard.steps.length" class="wide">First {{ aboard.steps.join(', then ') }}.</p>
     <label>Put on</label>
     <select
       class="on"
@@ -114,9 +122,6 @@ function why(target: Target): string {
         </button>
       </div>
     </template>
-    <p v-if="aboard.out_first.length" class="wide">
-      Under {{ aboard.out_first.map(names).join(', ') }}.
-    </p>
     <label>From bow</label>
     <QuantityInput
       label="Distance from the bow"
@@ -274,6 +279,15 @@ label {
   grid-column: 1 / -1;
   margin: 0;
   font-size: 12px;
+}
+.clashes {
+  padding: 0;
+  list-style: none;
+}
+.clashes li {
+  display: flex;
+  gap: 5px;
+  margin-bottom: 2px;
 }
 .bad {
   color: var(--fix);

@@ -93,6 +93,26 @@ export function changesOf(change: Change, nameOf: (id: number) => string) {
       ),
     )
 
+  const putCrew = (angler_id: number) =>
+    change('who goes', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/crew', {
+          params: { path: { setup_id } },
+          body: { revision, angler_id },
+        }),
+      ),
+    )
+
+  const addCrew = (angler: Angler) =>
+    change(angler.name, (setup_id, revision) =>
+      askState(
+        api.POST('/api/v1/setups/{setup_id}/crew', {
+          params: { path: { setup_id } },
+          body: { revision, angler },
+        }),
+      ),
+    )
+
   const putDemands = (demands: DemandNumbers) =>
     change('the demands', (setup_id, revision) =>
       askState(
@@ -193,6 +213,8 @@ export function changesOf(change: Change, nameOf: (id: number) => string) {
     putBoat,
     putAngler,
     putSetup,
+    putCrew,
+    addCrew,
     putDemands,
     putThing,
     putThings,

@@ -3,12 +3,17 @@ import { useDark, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Units } from '@/edge/units'
 
-export type Overlay = 'reach' | 'legs' | 'balance' | 'names'
+export type Overlay =
+  'reach' | 'stroke' | 'legs' | 'cast' | 'remount' | 'sight' | 'balance' | 'names'
+/** In the order of their keys, 1 to 7; names have one of their own. */
 export const OVERLAYS: { key: Overlay; label: string }[] = [
   { key: 'reach', label: 'Reach' },
-  { key: 'legs', label: 'Body' },
+  { key: 'stroke', label: 'Stroke' },
+  { key: 'legs', label: 'Legs' },
+  { key: 'cast', label: 'Cast' },
+  { key: 'remount', label: 'Remount' },
+  { key: 'sight', label: 'Sight' },
   { key: 'balance', label: 'Balance' },
-  { key: 'names', label: 'Names' },
 ]
 
 export const useLook = defineStore('look', () => {

@@ -2,16 +2,21 @@
 /** Who goes, and how they sit; the figure answers while typing. */
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import type { Angler, SeatPlace } from '@/api/client'
+import { api, ask, Offline, Refusal, type Angler, type Schemas, type SeatPlace } from '@/api/client'
 import AnglerShape from '@/drawing/AnglerShape.vue'
+import EnvelopeShapes from '@/drawing/EnvelopeShapes.vue'
 import HullPlan from '@/drawing/HullPlan.vue'
 import HullSide from '@/drawing/HullSide.vue'
 import ReachZones from '@/drawing/ReachZones.vue'
 import RulerMarks from '@/drawing/RulerMarks.vue'
+import SeatHandles from '@/drawing/SeatHandles.vue'
 import { show } from '@/edge/units'
+import { told } from '@/edge/words'
 import { layOut } from '@/geometry/sheet'
+import BodyLengthsForm from '@/panels/BodyLengthsForm.vue'
 import ChoiceGroup from '@/panels/ChoiceGroup.vue'
 import QuantityInput from '@/panels/QuantityInput.vue'
+import ReachLimitsForm from '@/panels/ReachLimitsForm.vue'
 import { useLook } from '@/stores/look'
 import { useSetup } from '@/stores/setup'
 
@@ -41,6 +46,7 @@ watch(
 )
 
 const frame = useTemplateRef<HTMLDivElement>('frame')
+const svg = useTemplateRef<SVGSVGElement>('svg')
 const { width } = useElementSize(frame)
 const sheet = computed(() => {
   const x = store.drawing?.x_m ?? [0, 1]
@@ -49,6 +55,38 @@ const sheet = computed(() => {
 const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const wrong = (field: string) =>
   store.refusal?.problem.fields.find((one) => one.field === field)?.why ?? ''
+
+const otherTrouble = computed(() => {
+  const problem = store.refusal?.problem
+  return problem && problem.fields.every((one) => !/^(angler|seat)/.test(one.field))
+    ? problem.detail
+    : ''
+})
+
+// Others who have been aboard, and one who has not.
+const known = ref<Schemas['KnownAngler'][]>([])
+const others = computed(() =>
+  known.value.filter((one) => one.angler.name !== store.kept?.setup.angler.name),
+)
+watch(
+  () => store.kept?.revision,
+  async () => {
+    try {
+      known.value = (await ask(api.GET('/api/v1/anglers'))) as Schemas['KnownAngler'][]
+    } catch (error) {
+      if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    }
+  },
+  { immediate: true },
+)
+async function choose(event: Event): Promise<void> {
+  const select = event.target as HTMLSelectElement
+  const angler_id = Number(select.value)
+  select.value = ''
+  if (angler_id) await store.putCrew(angler_id)
+}
+const addAngler = () =>
+  store.addCrew({ ...store.kept!.setup.angler, name: `Angler ${known.value.length + 1}` })
 
 async function save(): Promise<void> {
   if (angler.value && seat.value) await store.putAngler(angler.value, seat.value)
@@ -62,7 +100,22 @@ function back(): void {
 <template>
   <div v-if="angler && seat && store.kept && store.drawing && store.figures" class="angler">
     <form @submit.prevent="save">
-      <h1>{{ angler.name }}</h1>
+      <div class="who">
+        <h1>{{ angler.name }}</h1>
+        <select
+          v-if="known.length > 1"
+          aria-label="Who goes"
+          data-testid="who"
+          :value="''"
+          @change="choose"
+        >
+          <option value="">somebody else…</option>
+          <option v-for="one in others" :key="one.angler_id" :value="one.angler_id">
+            {{ one.angler.name }}
+          </option>
+        </select>
+        <el-button size="small" data-testid="new-angler" @click="addAngler">New angler</el-button>
+      </div>
       <h2 class="next">Body</h2>
       <div class="grid">
         <label for="angler-name">Name</label>
@@ -147,10 +200,19 @@ function back(): void {
         />
         <p class="soft">over the bottom of the boat</p>
       </div>
-      <p v-if="store.drawing.brace_gap_m > 0.005" class="fix" role="status">
-        The brace is {{ show(store.drawing.brace_gap_m, 'length', look.units) }} beyond straight
-        legs.
-      </p>
+      <BodyLengthsForm
+        v-model="angler.lengths"
+        :stature_m="angler.stature_m"
+        :units="look.units"
+        :wrong="wrong"
+      />
+      <ReachLimitsForm v-model="angler" :units="look.units" :wrong="wrong" />
+      <ul v-if="store.drawing.remarks.length" class="fix remarks" role="status">
+        <li v-for="(one, i) in store.drawing.remarks" :key="i">
+          {{ told(one.text, one.amounts ?? [], look.units) }}
+        </li>
+      </ul>
+      <p v-if="otherTrouble" class="stop" role="alert">{{ otherTrouble }}</p>
       <div class="acts">
         <el-button size="small" :disabled="!changed" @click="back">Back to what is saved</el-button>
         <el-button
@@ -166,9 +228,10 @@ function back(): void {
     <section aria-label="The angler in the boat">
       <div ref="frame" class="sheet">
         <svg
+          ref="svg"
           :width="sheet.width"
           :height="sheet.sideBottom"
-          role="img"
+          role="group"
           aria-label="The angler seated in the boat, from above and from the side"
         >
           <HullSide
@@ -183,8 +246,23 @@ function back(): void {
             :imperial="look.units === 'imperial'"
           />
           <HullPlan :sheet="sheet" :drawing="store.drawing" :boat="store.kept.setup.boat" />
-          <ReachZones :sheet="sheet" :drawing="store.drawing" />
-          <AnglerShape :sheet="sheet" :drawing="store.drawing" :seat="seat" view="plan" />
+          <EnvelopeShapes
+            :sheet="sheet"
+            :drawing="store.drawing"
+            :overlays="['legs']"
+            view="side"
+          />
+          <g clip-path="url(#angler-plan)">
+            <ReachZones :sheet="sheet" :drawing="store.drawing" />
+            <AnglerShape :sheet="sheet" :drawing="store.drawing" :seat="seat" view="plan" />
+          </g>
+          <clipPath id="angler-plan">
+            <rect
+              :width="sheet.width"
+              :y="sheet.planTop"
+              :height="sheet.planBottom - sheet.planTop"
+            />
+          </clipPath>
           <AnglerShape :sheet="sheet" :drawing="store.drawing" :seat="seat" view="side" />
           <HullSide
             :sheet="sheet"
@@ -193,6 +271,7 @@ function back(): void {
             :afloat="store.figures.afloat"
             front
           />
+          <SeatHandles v-model="seat" :sheet="sheet" :svg="svg" />
         </svg>
       </div>
       <dl v-if="store.figures.afloat">
@@ -222,6 +301,26 @@ function back(): void {
   grid-template-columns: 480px minmax(0, 1fr);
   gap: 20px;
   padding: 14px 18px;
+}
+.who {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.who select {
+  height: 24px;
+  margin-left: auto;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+}
+.who > :nth-child(2):last-child {
+  margin-left: auto;
+}
+.remarks {
+  margin: 8px 0 0;
+  padding-left: 16px;
 }
 .next {
   margin-top: 12px;

@@ -9,7 +9,7 @@ import { useNudge } from '@/composables/useNudge'
 import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
-import { number, show, unitOf } from '@/edge/units'
+import { show } from '@/edge/units'
 import { sideWords, told, ZONE_WORD } from '@/edge/words'
 import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
 import { BOAT, outOf, stands } from '@/geometry/stands'
@@ -294,6 +294,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   else if (event.key === '?') keysOpen.value = true
   else if (key === 'h') figure.value = 'trim'
   else if (key === 'p') void picture()
+  else if (key === 'n') look.toggle('names')
   else if (event.key === 'Escape') clear()
   else if (selected.value !== null) return thingKey(event, selected.value)
   else return
@@ -332,6 +333,7 @@ async function strike(): Promise<void> {
         :selected="selected"
         :marked="marked"
         :elsewhere="store.kept.elsewhere"
+        :clashes="store.figures.clashes"
         :targets="targets"
         :bow_x_m="bow"
         :units="look.units"
@@ -359,11 +361,15 @@ async function strike(): Promise<void> {
         >
           <span class="num">{{ i + 1 }}</span> {{ overlay.label }}
         </button>
+        <button
+          type="button"
+          class="overlay"
+          :aria-pressed="look.overlays.includes('names')"
+          @click="look.toggle('names')"
+        >
+          <span class="num">N</span> Names
+        </button>
         <span class="hints">
-          <kbd>← → ↑ ↓</kbd>
-          {{ number(0.01, 'length', look.units, look.units === 'metric' ? 0 : 1) }}
-          {{ unitOf('length', look.units) }} <kbd>Shift</kbd>
-          {{ number(0.05, 'length', look.units, look.units === 'metric' ? 0 : 1) }}
           <button type="button" class="keys" data-testid="picture" @click="picture">
             picture <kbd>P</kbd>
           </button>
@@ -457,7 +463,7 @@ main {
 }
 .overlay {
   height: 24px;
-  padding: 0 10px;
+  padding: 0 8px;
   border: 1px solid var(--line);
   border-radius: 12px;
   background: var(--card);

@@ -1,0 +1,131 @@
+"""How rods lie: butts and legs, reels and gunwales, tips past the ends, and where one is parked."""
+
+import numpy as np
+
+from neat_hull.analysis.envelopes import gunwale_m, needed
+from neat_hull.analysis.rigging import Rigged, Stowed, limits_of, room_of, spot
+from neat_hull.model.reach import HandHeld, Parking, RodLie
+from neat_hull.model.thing import BUTT_SHARE
+from neat_hull.physics.reach import reach
+from neat_hull.physics.solids import gaps, rods, together
+
+_BUTT_RADIUS_M = 0.02
+_HAND_OUT = 0.75  # of a straight arm: how a rod is held pointed at the water
+
+
+def rod_lies(rigged: Rigged) -> list[RodLie]:
+    """Every rod aboard, bow to stern."""
+    found = [_lie(rigged, one) for one in rigged.stowed if _is_rod(rigged, one)]
+    return sorted(found, key=lambda one: -one.butt[0])
+
+
+def _is_rod(rigged: Rigged, stowed: Stowed) -> bool:
+    return rigged.setup.things[stowed.thing_id].shape == "rod"
+
+
+def _lie(rigged: Rigged, stowed: Stowed) -> RodLie:
+    hull, seat = rigged.floating.hull, rigged.setup.seat
+    thing, stand = rigged.setup.things[stowed.thing_id], stowed.stand
+    assert stowed.tip_m is not None, "a rod has a tip"
+    tip, butt = stowed.tip_m, (stand.x_m, stand.y_m, stand.base_z_m)
+    reel = stand.at(thing.reel_at_m)
+    out = abs(reel[1]) - gunwale_m(hull, reel[0])[0]
+    gap, leg = _butt_gap(rigged, butt, reel)
+    return RodLie(
+        thing_id=stowed.thing_id,
+        butt=butt,
+        tip=tip,
+        reel_out_m=None if thing.reel == "none" else out,
+        tip_past_bow_m=tip[0] - hull.x_fwd_m,
+        tip_past_stern_m=hull.x_aft_m - tip[0],
+        tip_past_beam_m=abs(tip[1]) - float(hull.half_breadth_m.max()),
+        tip_over_seat_m=tip[2] - seat.z_m,
+        leg_gap_m=gap,
+        leg=leg,
+    )
+
+
+def _butt_gap(
+    rigged: Rigged, butt: tuple[float, float, float], reel: tuple[float, float, float]
+) -> tuple[float, str]:
+    """Of the rod from its butt to the reel, the gap to the nearest of legs, hip and pedals."""
+    legs = [one for one in needed(rigged) if one.group == "legs" and one.key != "feet"]
+    parts = together(*(one.solids for one in legs))
+    names = [one.title for one in legs for _ in range(len(one.solids))]
+    count = len(parts)
+    handle = rods(np.tile(butt, (count, 1)), np.tile(reel, (count, 1)),
+                  np.full(count, _BUTT_RADIUS_M))  # fmt: skip
+    found = gaps(handle, parts).gap_m
+    nearest = int(found.argmin())
+    return float(found[nearest]), names[nearest]
+
+
+def hand_m(rigged: Rigged) -> tuple[float, float, float]:
+    """Where a rod is held from the seat: before the casting shoulder, the arm nearly straight."""
+    side = 1.0 if rigged.setup.angler.casts == "port" else -1.0
+    joint = next(
+        s.upper_m for s in rigged.body.segments if s.name == "upper arm" and s.upper_m[1] * side > 0
+    )
+    return spot(joint + np.array([_HAND_OUT * rigged.body.grip_reach_m, 0.0, 0.0]))
+
+
+def hand_held(rigged: Rigged) -> tuple[list[HandHeld], float]:
+    """By how much each rod's tip passes the bow by hand, and the shortest rod that would.
+
+    Held at the reel, level, pointed at the bow: as one fishes tight to the bank.
+    """
+    to_bow = rigged.floating.hull.x_fwd_m - hand_m(rigged)[0]
+    found = []
+    for stowed in rigged.stowed:
+        if _is_rod(rigged, stowed):
+            thing = rigged.setup.things[stowed.thing_id]
+            ahead = thing.length_m - thing.reel_at_m
+            found.append(HandHeld(thing_id=stowed.thing_id, passes_bow_m=ahead - to_bow))
+    return found, shortest_m(to_bow)
+
+
+def shortest_m(to_bow_m: float) -> float:
+    """Length whose part before the reel spans that far: a usual butt is a fixed share of it."""
+    return to_bow_m / (1 - BUTT_SHARE)
+
+
+def tips_apart(rigged: Rigged) -> tuple[float | None, float | None]:
+    """How far apart the outermost tips to port and starboard are, and the nearest two tips."""
+    tips = np.array([s.tip_m for s in rigged.stowed if _is_rod(rigged, s)]).reshape(-1, 3)
+    port, starboard = tips[tips[:, 1] > 0], tips[tips[:, 1] < 0]
+    spread = None
+    if len(port) and len(starboard):
+        spread = float(port[:, 1].max() - starboard[:, 1].min())
+    if len(tips) < 2:
+        return spread, None
+    apart = np.linalg.norm(tips[:, None] - tips[None, :], axis=2)
+    return spread, float(apart[np.triu_indices(len(tips), 1)].min())
+
+
+def parking(rigged: Rigged) -> tuple[list[Parking], str | None]:
+    """Every tube and holder with its zone and what is in it, and which one a rod is parked in.
+
+    Parked is in the nearest free one that is in hand; else in one in hand whose own rod is out.
+    """
+    setup, placing = rigged.setup, rigged.placing
+    rows: list[tuple[str, int | None, tuple[float, float, float], int | None]] = []
+    for fitting in setup.boat.fittings:
+        if fitting.kind == "flush tube":
+            inside = [i for i, p in setup.places.items() if p.on is not None
+                      and p.on.kind == "fitting" and p.on.name == fitting.name]  # fmt: skip
+            mouth = (fitting.x_m, fitting.y_m, fitting.z_m)
+            rows.append((fitting.name, None, mouth, inside[0] if inside else None))
+    for stowed in rigged.stowed:
+        thing = setup.things[stowed.thing_id]
+        if thing.kind == "holder" and not thing.long and thing.inner_m is None:
+            held = placing.held_by(stowed.thing_id)
+            rows.append((thing.name, stowed.thing_id, stowed.grip_m, held[0] if held else None))
+    ways = reach(rigged.body, np.array([row[2] for row in rows]).reshape(-1, 3),
+                 limits_of(setup.angler), room_of(rigged.floating.hull, setup.seat))  # fmt: skip
+    found = [
+        Parking(name=name, thing_id=thing_id, zone=way.zone.value, holds=holds)
+        for (name, thing_id, _, holds), way in zip(rows, ways, strict=True)
+    ]
+    near = [(one.holds is not None, way.short_m, one.name)
+            for one, way in zip(found, ways, strict=True) if one.zone == "hand"]  # fmt: skip
+    return found, min(near)[2] if near else None

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** Where things are in each other's way, or in room that the angler needs: with the distance. */
+import { computed } from 'vue'
+import type { Clash } from '@/api/client'
+import { number, type Units } from '@/edge/units'
+import { planY, sideY, toX, type Sheet } from '@/geometry/sheet'
+
+const props = defineProps<{
+  sheet: Sheet
+  clashes: Clash[]
+  chosen: ReadonlySet<number>
+  units: Units
+  view: 'plan' | 'side'
+}>()
+
+const marks = computed(() =>
+  props.clashes.map((clash) => ({
+    clash,
+    x: toX(props.sheet, clash.at[0]),
+    y: props.view === 'plan' ? planY(props.sheet, clash.at[1]) : sideY(props.sheet, clash.at[2]),
+    mine:
+      props.chosen.has(clash.thing_id) ||
+      (clash.with_thing !== null &&
+        clash.with_thing !== undefined &&
+        props.chosen.has(clash.with_thing)),
+  })),
+)
+</script>
+
+<template>
+  <g class="clashes" aria-hidden="true">
+    <g v-for="(mark, i) in marks" :key="i" :class="[mark.clash.verdict, { mine: mark.mine }]">
+      <path :d="`M${mark.x - 4},${mark.y - 4}l8,8m0,-8l-8,8`" />
+      <text v-if="mark.mine" :x="mark.x + 7" :y="mark.y - 4">
+        {{ number(Math.abs(mark.clash.gap_m), 'length', units, 1) }}
+      </text>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.clashes {
+  pointer-events: none;
+}
+path {
+  stroke: var(--fix);
+  stroke-width: 2;
+  stroke-opacity: 0.75;
+}
+.watch path {
+  stroke: var(--watch);
+}
+.mine path {
+  stroke-width: 3;
+  stroke-opacity: 1;
+}
+text {
+  fill: var(--fix-text, var(--fix));
+  font-size: 11px;
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 3px;
+}
+</style>
