@@ -10,7 +10,7 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat")
+SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach")
 
 
 def settle(page: Page) -> None:
@@ -76,6 +76,9 @@ def main() -> None:
             settle(page)
             if screen == "afloat":
                 page.get_by_test_id("demands").wait_for()
+            if screen == "reach":
+                page.locator('[data-reach="6"] button').click()
+                page.get_by_test_id("reaching").get_by_text("margin").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
         page.goto(f"{server.url}/boat")
         tilt(page)

@@ -108,7 +108,7 @@ def test_keys_open_their_help_and_overlays(bench: Page) -> None:
     bench.keyboard.press("?")
     expect(bench.get_by_role("dialog")).to_contain_text("mirror to the other side")
     bench.keyboard.press("Escape")
-    names = bench.get_by_role("button", name="4 Names")
+    names = bench.get_by_role("button", name="4 Cast")
     before = names.get_attribute("aria-pressed")
     bench.keyboard.press("4")
     expect(names).not_to_have_attribute("aria-pressed", before or "")

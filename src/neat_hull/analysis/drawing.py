@@ -3,7 +3,7 @@
 import numpy as np
 from shapely import LineString, Point
 
-from neat_hull.analysis.envelopes import lids, needed
+from neat_hull.analysis.envelopes import gunwale_m, lids, needed
 from neat_hull.analysis.envelopes import outline as outline_of
 from neat_hull.analysis.rigging import limits_of, rig, spot
 from neat_hull.model.boat import MeasuredPoint
@@ -21,8 +21,6 @@ KNEES_OVER_SEAT_M = 0.38  # ours: knees that high stand in the way of hands and 
 _SECTIONS_AT = np.array([0.06, 0.16, 0.28, 0.40, 0.52, 0.64, 0.76, 0.87, 0.95])
 AGREES_M = 0.01  # what a tape held to a curved hull can be trusted for
 BEARINGS_RAD = np.linspace(-np.pi, np.pi, 73)
-# Reach is mapped at the height of the lap, where most of what is handled on the water lies.
-ZONE_OVER_SEAT_M = 0.20
 
 
 def drawing(setup: Setup) -> Drawing:
@@ -34,8 +32,9 @@ def drawing(setup: Setup) -> Drawing:
     widest = int(np.argmax([o[:, 0].max() for o in outlines]))
     neck = next(s for s in body.segments if s.name == "trunk").far_m
     out = np.array([0.0, body.build.half_shoulders_m, 0.0])
-    lap_m = setup.seat.z_m + ZONE_OVER_SEAT_M
-    edges = edges_m(body, limits_of(setup.angler), BEARINGS_RAD, lap_m)
+    # At the height of the gunwale beside the seat: there lies most of what is handled afloat.
+    rail_m = gunwale_m(hull, setup.seat.x_m)[1]
+    edges = edges_m(body, limits_of(setup.angler), BEARINGS_RAD, rail_m)
     return Drawing(
         x_m=x.tolist(),
         half_breadth_m=[float(o[:, 0].max()) for o in outlines],

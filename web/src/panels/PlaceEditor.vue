@@ -175,6 +175,7 @@ function why(target: Target): string {
     <label>Turn</label>
     <QuantityInput
       label="Turn, from pointing at the bow toward port"
+      testid="turn"
       kind="angle"
       :units="units"
       :digits="0"

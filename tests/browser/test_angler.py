@@ -1,0 +1,171 @@
+"""The angler aboard, as a person uses it: seat, lengths, map, table, rods, clashes, overlays."""
+
+import re
+
+from playwright.sync_api import Page, expect
+from tests.browser.test_bench import aboard
+from tests.servers import Server
+
+SCREEN, ANCHOR, ROD, HOLDER, PLIERS, OTHER_HOLDER = 6, 12, 7, 22, 15, 23
+
+
+def number_in(text: str) -> float:
+    """The first number of a text."""
+    found = re.search(r"-?\d+(\.\d+)?", text)
+    assert found is not None, text
+    return float(found[0])
+
+
+def type_in(page: Page, field: str, value: str) -> None:
+    """A number into the place editor."""
+    page.get_by_test_id(field).fill(value)
+    page.get_by_test_id(field).press("Enter")
+    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
+
+
+def test_raising_the_seat_moves_the_map_and_lowers_gm(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/angler")
+    gm = bench.get_by_test_id("angler-gm")
+    before = number_in(gm.inner_text())
+    zone = bench.locator(".zones path").first
+    edge = zone.get_attribute("d") or ""
+    bench.locator('[data-handle="seat"]').focus()
+    for _ in range(10):
+        bench.keyboard.press("ArrowUp")
+    expect(bench.get_by_test_id("seat-height")).to_have_value("33.5")
+    expect(zone).not_to_have_attribute("d", edge)
+    # what is above the hips of 82 kg, and part of the legs, goes up by 10 cm of 156 kg
+    expect(gm).to_have_text(re.compile(rf"^{before - 5:.0f}|{before - 4:.0f}"))
+    bench.get_by_test_id("save-angler").click()
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the angler")
+
+
+def test_the_seat_is_dragged_on_the_figure(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/angler")
+    box = bench.locator('[data-handle="seat"]').bounding_box()
+    assert box is not None
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    bench.mouse.move(x, y)
+    bench.mouse.down()
+    bench.mouse.move(x, y - 20, steps=4)
+    bench.mouse.up()
+    height = bench.get_by_test_id("seat-height")
+    expect(height).not_to_have_value("23.5")
+    assert float(height.input_value()) > 30
+    bench.get_by_role("button", name="Back to what is saved").click()
+    expect(height).to_have_value("23.5")
+
+
+def test_measured_lengths_stand_beside_usual_ones_and_one_that_cannot_be_is_told(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/angler")
+    bench.get_by_test_id("lengths").locator("summary").click()
+    expect(bench.get_by_text("usually 88\u00a0cm")).to_be_visible()
+    arm = bench.locator("dd").first
+    before = number_in(arm.inner_text())
+    field = bench.get_by_test_id("wall_to_fingertip_m")
+    field.fill("95")
+    field.press("Tab")
+    expect(arm).not_to_have_text(f"{before:.1f}\u00a0cm")
+    assert number_in(arm.inner_text()) > before + 4
+    field.fill("20")
+    field.press("Tab")
+    expect(bench.get_by_role("alert").first).to_contain_text("lies between 66 cm and 115 cm")
+    expect(bench.get_by_test_id("undo")).to_be_disabled()
+
+
+def test_another_angler_goes_and_the_first_comes_back(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/angler")
+    bench.get_by_test_id("new-angler").click()
+    expect(bench.get_by_role("heading", level=1)).to_have_text("Angler 2")
+    bench.get_by_test_id("angler-mass").fill("60")
+    bench.get_by_test_id("angler-mass").press("Tab")
+    bench.get_by_test_id("save-angler").click()
+    expect(bench.get_by_test_id("save-angler")).to_be_disabled()
+    bench.get_by_test_id("who").select_option(label="Ilda Renn")
+    expect(bench.get_by_test_id("angler-mass")).to_have_value("82.0")
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("angler-mass")).to_have_value("60.0")
+
+
+def test_the_table_begins_with_trouble_and_the_figure_leans_to_what_is_chosen(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/reach")
+    table = bench.get_by_test_id("reach-table")
+    first = table.locator("tbody tr").first
+    expect(first).to_contain_text("Dry bag, clothes")
+    expect(first).to_contain_text("emergency")
+    expect(first).to_contain_text("ashore")
+    expect(table).to_contain_text("first open Bow hatch")
+    bench.locator(f'[data-reach="{SCREEN}"] button').click()
+    expect(bench.get_by_test_id("reaching")).to_contain_text(
+        re.compile(r"with a lean, the boat heels \d\.\d° to starboard, \d+ % of the righting")
+    )
+    # the map is another one at another height
+    zone = bench.locator('[data-zone="hand"] .pattern')
+    edge = zone.get_attribute("d") or ""
+    bench.get_by_role("button", name="shoulder", exact=True).click()
+    expect(zone).not_to_have_attribute("d", edge)
+    expect(bench.get_by_test_id("rod-table").locator("tbody tr")).to_have_count(3)
+    expect(bench.get_by_test_id("park-in")).to_have_text("Rod holder, port")
+
+
+def test_a_cleat_comes_into_the_hand_when_it_is_moved_there(bench: Page) -> None:
+    """The anchor is made fast behind the back; beside the seat it is in hand."""
+    row = aboard(bench, ANCHOR)
+    expect(row.locator(".zone")).to_have_text("ashore")
+    row.click()
+    type_in(bench, "from-bow", "180")
+    type_in(bench, "to-side", "30")
+    expect(row.locator(".zone")).to_have_text("hand")
+
+
+def test_a_holder_is_turned_until_the_butt_clears_the_thigh(bench: Page) -> None:
+    aboard(bench, HOLDER).click()
+    bench.get_by_test_id("put-on").select_option(label="the bare deck")
+    for field, value in (
+        ("from-bow", "166"), ("to-side", "24"), ("height", "30"), ("turn", "25"), ("tilt", "10"),
+    ):  # fmt: skip
+        type_in(bench, field, value)
+    aboard(bench, ROD).click()
+    type_in(bench, "bury", "50")
+    expect(bench.get_by_test_id("clashes")).to_contain_text("the port thigh; clear")
+    aboard(bench, HOLDER).click()
+    type_in(bench, "turn", "-40")
+    aboard(bench, ROD).click()
+    expect(bench.get_by_test_id("bury")).to_be_visible()
+    expect(bench.get_by_text("the port thigh; clear")).to_have_count(0)
+
+
+def test_a_clash_is_marked_on_both_things(bench: Page) -> None:
+    """The pliers lie against the starboard holder."""
+    for one, other in ((PLIERS, "Rod holder, starboard"), (OTHER_HOLDER, "Pliers, grip")):
+        aboard(bench, one).click()
+        expect(bench.get_by_test_id("clashes")).to_contain_text(f"cm into {other}; clear")
+        expect(bench.locator(f'.plan [data-thing="{one}"]')).to_have_class(re.compile("clashing"))
+        aboard(bench, one).click()
+
+
+def test_overlays_come_and_go_by_their_keys(bench: Page) -> None:
+    for key, name in enumerate(
+        ("Reach", "Stroke", "Legs", "Cast", "Remount", "Sight", "Balance"), start=1
+    ):
+        button = bench.get_by_role("button", name=f"{key} {name}")
+        before = button.get_attribute("aria-pressed") or ""
+        bench.keyboard.press(str(key))
+        expect(button).not_to_have_attribute("aria-pressed", before)
+    expect(bench.locator(".plan .envelopes .stroke")).to_have_count(2)
+
+
+def test_propulsion_changes_what_is_in_the_way(bench: Page, server: Server) -> None:
+    count = bench.get_by_test_id("in-the-way")
+    before = count.inner_text()
+    bench.goto(f"{server.url}/boat")
+    bench.get_by_test_id("propulsion").select_option("paddle")
+    bench.get_by_test_id("save-boat").click()
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the boat")
+    bench.goto(f"{server.url}/bench")
+    expect(count).to_be_visible()
+    assert count.inner_text() != before
