@@ -68,6 +68,19 @@ def test_a_hatch_that_the_seat_does_not_come_to_is_for_ashore() -> None:
     assert found.steps == ["open Bow hatch"]
 
 
+def test_what_stands_over_a_hatch_is_moved_aside_first() -> None:
+    hatch = on("fitting", name="Bow hatch", spot="in")
+    found = row(setup(tray=at(on=hatch), crate=at(3.0, 0.0, z_m=0.40)), TRAY)
+    assert found.steps == ["move Crate aside", "open Bow hatch"]
+
+
+def test_a_pocket_of_what_is_worn_is_in_hand() -> None:
+    """A radio in the pocket of a vest: on the body, and it goes with it."""
+    whole = opened(setup(crate=at(on=on("body")), tray=at(on=IN_CRATE)), "zip")
+    found = row(whole, TRAY)
+    assert (found.zone, found.where, found.steps) == ("hand", "On you", [])
+
+
 @pytest.mark.parametrize(
     ("how", "first"),
     [("open", []), ("lid", ["open the lid of Crate"]), ("zip", ["unzip Crate"])],

@@ -22,6 +22,7 @@ from neat_hull.physics.body import Body
 from neat_hull.physics.hull import Hull
 from neat_hull.physics.solids import Solids, boxes, rods
 
+HATCH = "hatch "  # before its name, the key of a hatch's lid
 CRANK_M = 0.165  # of an ordinary pedal
 PUSH_M = 0.30  # of a push pedal, from end to end
 _HEEL_M = 0.03  # of air about feet that go round
@@ -260,7 +261,7 @@ _ALL: tuple[Callable[[_Sitter], list[Needed]], ...] = (
 def lids(rigged: Rigged) -> list[Needed]:
     """The swing of each lid: a box over its mouth as high as the lid is deep across."""
     found = [
-        Needed(f"hatch {f.name}", f"the lid of {f.name}", "remount",
+        Needed(f"{HATCH}{f.name}", f"the lid of {f.name}", "remount",
                _lid(f.x_m, f.y_m, f.z_m, f.length_m, f.width_m or 0.2, 0.0), 0.0, "fix")
         for f in hatches(rigged.setup.boat)
     ]  # fmt: skip

@@ -5,6 +5,7 @@ import numpy as np
 from neat_hull.analysis import limits
 from neat_hull.analysis.bands import bands
 from neat_hull.analysis.clearance import clashes
+from neat_hull.analysis.envelopes import HATCH
 from neat_hull.analysis.fits import misfit, slide_m
 from neat_hull.analysis.reaching import Come, come_by
 from neat_hull.analysis.rigging import Rigged, Stowed, as_tested, rig, spot
@@ -13,6 +14,7 @@ from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.figures import (
     Aboard,
     Afloat,
+    Clash,
     Curve,
     Figures,
     Strip,
@@ -37,12 +39,13 @@ def evaluate(setup: Setup) -> Figures:
     rigged = rig(setup)
     weight = _weight(rigged)
     density = rigged.water_density_kg_m3
+    met = clashes(rigged)
     try:
         settled, curve = hydrostatics.settle_with_curve(
             rigged.floating, rigged.loads, density, np.radians(CURVE_DEG)
         )
     except (DoesNotFloat, NoBalance) as trouble:
-        aboard, met = _aboard(rigged, None), clashes(rigged)
+        aboard = _aboard(rigged, None, met)
         return Figures(weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
                        aboard=aboard, clashes=met, bands=None)  # fmt: skip
     up = hydrostatics.upright(settled)
@@ -52,8 +55,8 @@ def evaluate(setup: Setup) -> Figures:
         trouble=None,
         curve=_curve(curve),
         strip=_strip(rigged, settled.rest),
-        aboard=_aboard(rigged, curve),
-        clashes=clashes(rigged),
+        aboard=_aboard(rigged, curve, met),
+        clashes=met,
         bands=bands(rigged, settled, up),
     )
 
@@ -178,9 +181,16 @@ def _strip(rigged: Rigged, state: Rest) -> Strip:
     )
 
 
-def _aboard(rigged: Rigged, curve: hydrostatics.RightingCurve | None) -> list[Aboard]:
+def _aboard(
+    rigged: Rigged, curve: hydrostatics.RightingCurve | None, met: list[Clash]
+) -> list[Aboard]:
     """Things aboard, bow to stern, each followed by what it holds, with how each is come by."""
-    ways = come_by(rigged, curve)
+    over_lids: dict[str, list[str]] = {}
+    for clash in met:
+        if clash.envelope is not None and clash.envelope.startswith(HATCH):
+            name = rigged.setup.things[clash.thing_id].name
+            over_lids.setdefault(clash.envelope.removeprefix(HATCH), []).append(name)
+    ways = come_by(rigged, curve, over_lids)
     rows = {s.thing_id: (s, way) for s, way in zip(rigged.stowed, ways, strict=True)}
     placing = rigged.placing
     roots = [s for s in rigged.stowed if placing.holder(s.thing_id) is None]

@@ -84,11 +84,11 @@ def _candidates(placing: Placing, thing_id: int) -> Iterator[On]:
         yield On(kind="body")
     for other_id in sorted(setup.places):
         other = setup.things[other_id]
-        if other_id in barred or other.worn:
+        if other_id in barred:
             continue
         if _holds(other):
             yield On(kind="thing", thing=other_id, spot="in")
-        if not thing.long and _is_top(other):
+        if not thing.long and _is_top(other) and not other.worn:
             on = On(kind="thing", thing=other_id)
             if _why(placing, thing_id, on) is None:  # of tops, only those that will do are of use
                 yield on

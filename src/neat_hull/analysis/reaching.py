@@ -27,8 +27,13 @@ class Come:
     steps: list[str]
 
 
-def come_by(rigged: Rigged, curve: RightingCurve | None) -> list[Come]:
-    """One for each thing stowed, in that order; `curve` is that of the setup, from 0 on."""
+def come_by(
+    rigged: Rigged, curve: RightingCurve | None, over_lids: dict[str, list[str]] | None = None
+) -> list[Come]:
+    """One for each thing stowed, in that order; `curve` is that of the setup, from 0 on.
+
+    over_lids names, by hatch, what stands in the swing of its lid and must be moved first.
+    """
     opening = [_opening(rigged, one) for one in rigged.stowed]
     grips = np.array([grip for grip, _ in opening]).reshape(-1, 3)
     seat, hull = rigged.setup.seat, rigged.floating.hull
@@ -50,7 +55,7 @@ def come_by(rigged: Rigged, curve: RightingCurve | None) -> list[Come]:
                 heels_deg=heel if known else None,
                 margin_used=margin if leans and np.isfinite(margin) else None,
                 freeboard_m=over if known else None,
-                steps=[] if worn else _steps(rigged, stowed.thing_id),
+                steps=[] if worn else _steps(rigged, stowed.thing_id, over_lids or {}),
             )
         )
     return found
@@ -84,7 +89,7 @@ def _opening(rigged: Rigged, stowed: Stowed) -> tuple[tuple[float, float, float]
         thing_id = holder
 
 
-def _steps(rigged: Rigged, thing_id: int) -> list[str]:
+def _steps(rigged: Rigged, thing_id: int, over_lids: dict[str, list[str]]) -> list[str]:
     """What must be done first, in order: hatches, lids and what lies on or over it."""
     setup, placing = rigged.setup, rigged.placing
     steps: list[str] = []
@@ -93,7 +98,8 @@ def _steps(rigged: Rigged, thing_id: int) -> list[str]:
         on, holder = setup.places[at].on, placing.holder(at)
         if on is not None and on.kind == "fitting" and on.spot == "in":
             hatches = [f for f in setup.boat.fittings if f.name == on.name and f.kind == "hatch"]
-            steps = [f"open {f.name}" for f in hatches] + steps
+            aside = [f"move {what} aside" for f in hatches for what in over_lids.get(f.name, [])]
+            steps = aside + [f"open {f.name}" for f in hatches] + steps
         if holder is not None and on is not None and on.spot == "in":
             first = [f"take out {setup.things[i].name}" for i in placing.out_first(at)]
             steps = _to_open(rigged, holder, setup.things[holder]) + first + steps

@@ -1,6 +1,8 @@
 """A first setup from the few measures a newcomer has at hand; all else typical, to be corrected."""
 
-from neat_hull.model.base import Model
+from pydantic import Field, ValidationError
+
+from neat_hull.model.base import Model, input_errors
 from neat_hull.model.boat import Boat, Bottom, Evidence, TapeMeasures, WellBox
 from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.water import Water
@@ -12,8 +14,8 @@ WORKING_SHARE = 0.70  # the middle of the 65 to 75 % most anglers keep to
 class FirstMeasures(Model):
     """Length, three beams, depth and bottom of a boat, its weight and rating, and who goes."""
 
-    setup_name: str
-    boat_name: str
+    setup_name: str = Field(min_length=1, max_length=80)
+    boat_name: str = Field(min_length=1, max_length=80)
     length_m: float
     beam_m: float
     beam_fore_quarter_m: float
@@ -21,10 +23,10 @@ class FirstMeasures(Model):
     depth_m: float
     bottom: Bottom
     sit_in: bool = False
-    hull_mass_kg: float
+    hull_mass_kg: float = Field(gt=0, le=400)
     hull_evidence: Evidence
-    rated_kg: float | None
-    angler_name: str
+    rated_kg: float | None = Field(gt=0, le=2000)
+    angler_name: str = Field(min_length=1, max_length=80)
     angler_mass_kg: float
     angler_evidence: Evidence
     stature_m: float
@@ -32,7 +34,17 @@ class FirstMeasures(Model):
 
 
 def starting_setup(first: FirstMeasures) -> Setup:
-    """Fill in what was not measured with proportions typical of sit-on-top kayaks."""
+    """Fill in what was not measured with proportions typical of sit-on-top kayaks.
+
+    Raises InputErrors where the proportions of odd measures are no boat.
+    """
+    try:
+        return _filled_in(first)
+    except ValidationError as error:
+        raise input_errors(error.errors(include_url=False)) from error
+
+
+def _filled_in(first: FirstMeasures) -> Setup:
     length, depth = first.length_m, first.depth_m
     tape = TapeMeasures(
         length_m=length,

@@ -1,0 +1,37 @@
+"""Whatever is sent, the API never answers with an error of its own."""
+
+import atexit
+import tempfile
+from pathlib import Path
+from typing import Any
+
+import schemathesis
+from hypothesis import HealthCheck, settings
+from schemathesis import Case
+from schemathesis.checks import not_a_server_error
+
+from neat_hull.api.app import create_app
+from neat_hull.cli.serve import fill_with_demo
+from neat_hull.store.connect import open_store
+
+_FOLDER = tempfile.TemporaryDirectory()
+atexit.register(_FOLDER.cleanup)
+DATA = Path(_FOLDER.name) / "fuzzed.sqlite"
+open_store(DATA)
+fill_with_demo(DATA)
+APP = create_app(DATA, hosts=frozenset({"testserver", "localhost", "127.0.0.1"}))
+SCHEMA = schemathesis.openapi.from_asgi("/api/openapi.json", APP)
+
+
+@SCHEMA.parametrize()
+@settings(max_examples=6, deadline=None, derandomize=True,
+          suppress_health_check=list(HealthCheck))  # fmt: skip
+def test_no_answer_is_an_error_of_ours(case: Case[Any]) -> None:
+    case.call_and_validate(checks=[not_a_server_error])
+
+
+def test_every_operation_is_asked() -> None:
+    """A run that silently asked fewer would prove less."""
+    asked = [operation.ok().label for operation in SCHEMA.get_all_operations()]  # type: ignore[union-attr]  # ours is sound
+    told = [verb for verbs in APP.openapi()["paths"].values() for verb in verbs]
+    assert len(set(asked)) == len(told) > 40
