@@ -17,7 +17,7 @@ from tests.analysis.test_placing import (
     setup,
 )
 
-from neat_hull.analysis.fits import targets
+from neat_hull.analysis.offering import targets
 from neat_hull.analysis.rigging import rig
 from neat_hull.model.setup import On, Place, Setup
 from neat_hull.model.targets import Target

@@ -1,30 +1,27 @@
 """Whether a thing goes where it is put: on a track, through a hatch's mouth, into a crate."""
 
-from collections.abc import Iterator
 from dataclasses import dataclass
 
-from neat_hull.analysis.placing import Frame, Placing, footprint_m
+from neat_hull.analysis.placing import Placing, footprint_m
 from neat_hull.model.boat import Fitting
 from neat_hull.model.figures import Said
-from neat_hull.model.nesting import held_by
-from neat_hull.model.setup import On, Place, Setup, Spot
-from neat_hull.model.targets import Target
-from neat_hull.model.thing import BURY_M, Thing
+from neat_hull.model.setup import On, Place, Setup
+from neat_hull.model.thing import Thing
 
 SEAT_HALF_M = 0.24  # half the breadth of an ordinary seat; no more goes under it
 SEAT_BACK_M = 0.60  # breadth of what can be hung behind one
-_EDGE_M = 0.005  # nobody sees less
+EDGE_M = 0.005  # nobody sees less
 _ON_TOP_SHARE = 1.5  # what stands on another may be half as large again as its top, no more
 _TUBE_M, _POINT_M = 0.05, 0.06  # how near a pointer must come to a tube, or to a point
 _TRACK_HALF_M = 0.05
 
 # What each fitting takes: by how a thing is fixed, or by its kind.
-_FIXED_ON = {
+FIXED_ON = {
     "track": ("track bolt", "ball", "plate"),
     "seat rail": ("track bolt", "strap"),
     "recess": ("plate", "hook-and-loop", "loose", "strap", "bungee"),
 }
-_KINDS_ON = {"drive": ("drive",), "rudder": ("drive",), "cleat": ("anchor",)}
+KINDS_ON = {"drive": ("drive",), "rudder": ("drive",), "cleat": ("anchor",)}
 _WORDS = {
     "track": "a track bolt, a ball or a plate",
     "seat rail": "a track bolt or a strap",
@@ -35,12 +32,6 @@ _WORDS = {
 }
 
 
-def targets(placing: Placing, thing_id: int) -> list[Target]:
-    """All a thing could be put on, bow to stern, what fits first within each."""
-    found = [_target(placing, thing_id, on) for on in _candidates(placing, thing_id)]
-    return sorted(found, key=lambda one: (one.why is not None, -one.x_m, one.name))
-
-
 def misfit(placing: Placing, thing_id: int) -> Said | None:
     """Why a thing does not belong where it stands; None where it does."""
     setup, place = placing.setup, placing.setup.places[thing_id]
@@ -49,7 +40,7 @@ def misfit(placing: Placing, thing_id: int) -> Said | None:
         return Said(text=f"{stand.astray} is gone; put it somewhere else")
     if place.on is None:
         return None
-    return _why(placing, thing_id, place.on) or _past_the_end(setup, thing_id, place)
+    return why_not(placing, thing_id, place.on) or _past_the_end(setup, thing_id, place)
 
 
 def slide_m(placing: Placing, thing_id: int) -> tuple[float, float] | None:
@@ -57,83 +48,31 @@ def slide_m(placing: Placing, thing_id: int) -> tuple[float, float] | None:
     place = placing.setup.places[thing_id]
     if place.on is None or placing.stand(thing_id).astray:
         return None
-    return _room(placing.setup, placing.setup.things[thing_id], place.on, place.turn_deg).slide
+    return room_for(placing.setup, placing.setup.things[thing_id], place.on, place.turn_deg).slide
 
 
 @dataclass(frozen=True)
-class _Room:
+class Room:
     """Half of how far the middle of a thing may lie from the frame, and half of the extent."""
 
     slide: tuple[float, float]
     extent: tuple[float, float]
 
 
-def _candidates(placing: Placing, thing_id: int) -> Iterator[On]:
-    setup = placing.setup
-    thing, barred = setup.things[thing_id], {thing_id, *held_by(setup, thing_id)}
-    for fitting in setup.boat.fittings:
-        if fitting.kind in (*_FIXED_ON, *_KINDS_ON, "flush tube", "hatch"):
-            yield On(kind="fitting", name=fitting.name, spot=_spot(fitting))
-    for well in setup.boat.wells:
-        yield On(kind="well", name=well.name, spot="in")
-    if thing.kind == "seat":
-        yield On(kind="seat")
-    yield On(kind="seat", spot="under")
-    yield On(kind="seat", spot="behind")
-    if thing.worn:
-        yield On(kind="body")
-    for other_id in sorted(setup.places):
-        other = setup.things[other_id]
-        if other_id in barred:
-            continue
-        if _holds(other):
-            yield On(kind="thing", thing=other_id, spot="in")
-        if not thing.long and _is_top(other) and not other.worn:
-            on = On(kind="thing", thing=other_id)
-            if _why(placing, thing_id, on) is None:  # of tops, only those that will do are of use
-                yield on
-
-
-def _is_top(other: Thing) -> bool:
+def is_top(other: Thing) -> bool:
     """What something else may stand on: an arm, or a thing with a top that nobody needs."""
     if other.long or other.kind == "holder":
         return other.long and other.kind == "holder"
     return other.kind != "seat"
 
 
-def _spot(fitting: Fitting) -> Spot:
-    return "in" if fitting.kind in ("flush tube", "hatch", "recess") else "on"
-
-
-def _holds(thing: Thing) -> bool:
+def holds(thing: Thing) -> bool:
+    """Whether other things go into it."""
     return thing.inner_m is not None or (thing.kind == "holder" and not thing.long)
 
 
-def _target(placing: Placing, thing_id: int, on: On) -> Target:
-    setup, thing = placing.setup, placing.setup.things[thing_id]
-    old = setup.places.get(thing_id)
-    turn = old.turn_deg if old is not None and old.on == on else 0.0
-    blank = Place(x_m=0.0, y_m=0.0, z_m=None, turn_deg=turn, tilt_deg=0.0, on=on)
-    frame = placing.frame(blank)
-    assert frame is not None, "candidates are there"
-    room = _room(setup, thing, on, turn)
-    why = _why(placing, thing_id, on)
-    return Target(
-        on=on,
-        name=_name(setup, on),
-        why=why,
-        x_m=frame.x_m,
-        y_m=frame.y_m,
-        z_m=frame.rest_m if frame.rest_m is not None else frame.z_m,
-        turn_deg=frame.turn_deg,
-        tilt_deg=frame.tilt_deg,
-        slide_m=room.slide,
-        extent_m=room.extent,
-        place=_put_there(placing, thing_id, blank, frame, room),
-    )
-
-
-def _name(setup: Setup, on: On) -> str:
+def name_of(setup: Setup, on: On) -> str:
+    """What people call it, in a list of what a thing could be put on."""
     if on.kind == "seat":
         return {"on": "the seat", "under": "under the seat"}.get(on.spot, "behind the seat")
     if on.kind == "body":
@@ -144,16 +83,17 @@ def _name(setup: Setup, on: On) -> str:
     return on.name
 
 
-def _room(setup: Setup, thing: Thing, on: On, turn_deg: float) -> _Room:
+def room_for(setup: Setup, thing: Thing, on: On, turn_deg: float) -> Room:
+    """Where the middle of a thing may lie on something, turned as it is."""
     along, across = (0.0, 0.0) if thing.long else footprint_m(thing, turn_deg)
     if on.kind == "fitting":
-        one = _fitting(setup, on)
+        one = fitting_of(setup, on)
         if one.kind in ("track", "seat rail"):
-            return _Room((one.length_m / 2, 0.0), (one.length_m / 2, _TRACK_HALF_M))
+            return Room((one.length_m / 2, 0.0), (one.length_m / 2, _TRACK_HALF_M))
         if one.kind == "hatch":
-            return _Room((0.0, 0.0), (max(one.length_m, 0.1) / 2, max(one.width_m, 0.2) / 2))
+            return Room((0.0, 0.0), (max(one.length_m, 0.1) / 2, max(one.width_m, 0.2) / 2))
         near = _TUBE_M if one.kind == "flush tube" else _POINT_M
-        return _Room((0.0, 0.0), (near, near))
+        return Room((0.0, 0.0), (near, near))
     if on.kind == "well":
         well = next(w for w in setup.boat.wells if w.name == on.name)
         half = (well.x_fwd_m - well.x_aft_m) / 2
@@ -162,103 +102,27 @@ def _room(setup: Setup, thing: Thing, on: On, turn_deg: float) -> _Room:
         assert on.thing is not None, "a thing has an id"
         other = setup.things[on.thing]
         if other.long:
-            return _Room((other.length_m, 0.0), (other.length_m, _POINT_M))
+            return Room((other.length_m, 0.0), (other.length_m, _POINT_M))
         if on.spot == "in" and other.inner_m is not None:
             length, width, _ = other.inner_m
             return _inside((length / 2, width / 2), along, across)
         if on.spot == "in":
-            return _Room((0.0, 0.0), (other.length_m / 2, other.width_m / 2))
+            return Room((0.0, 0.0), (other.length_m / 2, other.width_m / 2))
         half_top = (other.length_m / 2, other.width_m / 2)
-        return _Room(half_top, half_top)
-    return _Room((0.20, SEAT_HALF_M), (0.20, SEAT_HALF_M))
+        return Room(half_top, half_top)
+    return Room((0.20, SEAT_HALF_M), (0.20, SEAT_HALF_M))
 
 
-def _inside(half: tuple[float, float], along: float, across: float) -> _Room:
+def _inside(half: tuple[float, float], along: float, across: float) -> Room:
     slide = (max(0.0, half[0] - along / 2), max(0.0, half[1] - across / 2))
-    return _Room(slide, half)
+    return Room(slide, half)
 
 
-def _put_there(placing: Placing, thing_id: int, blank: Place, frame: Frame, room: _Room) -> Place:
-    """Where a thing goes if one just says so: near where it is, or where there is room."""
-    setup, thing, on = placing.setup, placing.setup.things[thing_id], blank.on
-    assert on is not None, "a target is something"
-    old = setup.places.get(thing_id)
-    keep = {"locked": False, "group": old.group if old is not None else 0}
-    if old is not None and old.on == on:
-        return old
-    if thing.long and _is_tube(setup, on):
-        bury = min(BURY_M, thing.reel_at_m)
-        return blank.model_copy(update={"bury_m": round(bury, 3), **keep})
-    if on.kind == "seat" and on.spot == "on":
-        return blank.model_copy(update={"x_m": thing.length_m / 2, "z_m": -thing.height_m, **keep})
-    if on.kind == "seat" and on.spot == "under":
-        return blank.model_copy(update={"x_m": 0.2, **keep})
-    if on.kind == "seat":
-        return blank.model_copy(update={"x_m": -0.06 - thing.length_m / 2, **keep})
-    if on.kind == "thing" and on.thing is not None and on.spot == "in" and not thing.long:
-        x, y, turn = _free_spot(placing, thing_id, on.thing)
-        first = min((setup.places[i].order for i in placing.held_by(on.thing)), default=1) - 1
-        return blank.model_copy(
-            update={"x_m": x, "y_m": y, "turn_deg": turn, "order": first, **keep}
-        )
-    if on.kind == "thing" and setup.things[on.thing or 0].long:
-        return blank.model_copy(update={"x_m": room.slide[0], **keep})
-    x, y = 0.0, 0.0
-    if old is not None and on.kind in ("fitting", "well"):
-        stand = placing.stand(thing_id)
-        x = max(-room.slide[0], min(room.slide[0], stand.x_m - frame.x_m))
-        y = max(-room.slide[1], min(room.slide[1], stand.y_m - frame.y_m))
-    return blank.model_copy(update={"x_m": round(x, 3), "y_m": round(y, 3), **keep})
-
-
-def _is_tube(setup: Setup, on: On) -> bool:
-    if on.kind == "fitting":
-        return _fitting(setup, on).kind == "flush tube"
-    return on.kind == "thing" and on.spot == "in" and setup.things[on.thing or 0].kind == "holder"
-
-
-def _free_spot(placing: Placing, thing_id: int, box_id: int) -> tuple[float, float, float]:
-    """Where in a container a thing lies lowest: a corner first, flat on the floor if there is room.
-
-    Tries five by five places, along and across.
-    """
-    setup, thing = placing.setup, placing.setup.things[thing_id]
-    inner = setup.things[box_id].inner_m
-    if inner is None:
-        return 0.0, 0.0, 0.0
-    there = []
-    for one in placing.held_by(box_id):
-        place, other = setup.places[one], setup.things[one]
-        if one != thing_id and place.on is not None and place.on.spot == "in" and not other.long:
-            size = footprint_m(other, place.turn_deg)
-            top = placing.stand(one).base_z_m + other.height_m
-            there.append((place.x_m, place.y_m, *size, top))
-    best: tuple[float, float, float, float, float] | None = None
-    for turn in (0.0, 90.0):
-        along, across = footprint_m(thing, turn)
-        over = max(0.0, along - inner[0]) + max(0.0, across - inner[1])
-        slack = (max(0.0, inner[0] - along) / 2, max(0.0, inner[1] - across) / 2)
-        for i in range(5):
-            for j in range(5):
-                x, y = slack[0] * (1 - i / 2), slack[1] * (1 - j / 2)
-                top = max(
-                    (t for px, py, pl, pw, t in there
-                     if (pl + along) / 2 - abs(px - x) > _EDGE_M
-                     and (pw + across) / 2 - abs(py - y) > _EDGE_M),
-                    default=0.0,
-                )  # fmt: skip
-                rank = (round(over, 4), round(top, 4), x, y, turn)
-                if best is None or rank[:2] < best[:2]:
-                    best = rank
-    assert best is not None, "fifty places were tried"
-    return round(best[2], 3), round(best[3], 3), best[4]
-
-
-def _why(placing: Placing, thing_id: int, on: On) -> Said | None:
+def why_not(placing: Placing, thing_id: int, on: On) -> Said | None:
     """Why a thing does not go there; None where it does."""
     setup, thing = placing.setup, placing.setup.things[thing_id]
     if on.kind == "fitting":
-        return _why_fitting(placing, thing_id, thing, _fitting(setup, on))
+        return _why_fitting(placing, thing_id, thing, fitting_of(setup, on))
     if on.kind == "well":
         well = next(w for w in setup.boat.wells if w.name == on.name)
         room = (well.x_fwd_m - well.x_aft_m, 2 * well.half_breadth_m)
@@ -278,11 +142,11 @@ def _why_fitting(placing: Placing, thing_id: int, thing: Thing, one: Fitting) ->
         return _taken(placing, thing_id, On(kind="fitting", name=one.name, spot="in"), one.name)
     if one.kind == "hatch":
         return _why_hatch(thing, one)
-    if one.kind in _KINDS_ON:
-        if thing.kind not in _KINDS_ON[one.kind]:
+    if one.kind in KINDS_ON:
+        if thing.kind not in KINDS_ON[one.kind]:
             return Said(text=f"{one.name} takes {_WORDS[one.kind]}")
         return None
-    if one.kind in _FIXED_ON and thing.fixed not in _FIXED_ON[one.kind]:
+    if one.kind in FIXED_ON and thing.fixed not in FIXED_ON[one.kind]:
         return Said(text=f"it is fixed by {thing.fixed}; {one.name} takes {_WORDS[one.kind]}")
     return None
 
@@ -296,10 +160,10 @@ def _why_hatch(thing: Thing, one: Fitting) -> Said | None:
     )
     narrow, wide = sorted((one.length_m, one.width_m))
     for side, mouth in ((small, narrow), (middle, wide)):
-        if side > mouth + _EDGE_M:
+        if side > mouth + EDGE_M:
             return Said.of(f"too wide for the mouth of {one.name} by {{}}", length=side - mouth)
-    flat = large <= wide + _EDGE_M and middle <= narrow + _EDGE_M
-    stands = one.depth_m == 0 or large <= one.depth_m + _EDGE_M
+    flat = large <= wide + EDGE_M and middle <= narrow + EDGE_M
+    stands = one.depth_m == 0 or large <= one.depth_m + EDGE_M
     if not (flat or stands or thing.long):
         return Said.of(f"too long for the mouth of {one.name} by {{}}", length=large - wide)
     return None
@@ -314,7 +178,7 @@ def _why_floor(thing: Thing, room: tuple[float, float], name: str) -> Said | Non
     for along, across in ((length, width), (width, length)):
         ways.append((max(along - room[0], across - room[1]), across - room[1] > along - room[0]))
     over, aside = min(ways)  # of two equal ways the one in which the length is what is too much
-    if over <= _EDGE_M:
+    if over <= EDGE_M:
         return None
     return Said.of(f"too {'wide' if aside else 'long'} for {name} by {{}}", length=over)
 
@@ -325,7 +189,7 @@ def _why_seat(placing: Placing, thing: Thing, spot: str) -> Said | None:
         return None if thing.kind == "seat" else Said(text="somebody sits there")
     if spot == "under":
         under = setup.seat.z_m - placing.hull.support_z_m(setup.seat.x_m + 0.1, 0.0)
-        if thing.give * thing.height_m > under + _EDGE_M:
+        if thing.give * thing.height_m > under + EDGE_M:
             return Said.of(
                 "too high to slide under the seat by {}", length=thing.give * thing.height_m - under
             )
@@ -355,7 +219,7 @@ def _why_thing(
         return _taken(placing, thing_id, On(kind="thing", thing=other_id, spot="in"), other.name)
     if spot != "on":
         return None
-    if not _is_top(other):
+    if not is_top(other):
         return Said(text=f"{other.name} has no top to stand on")
     if thing.length_m * thing.width_m > _ON_TOP_SHARE * other.length_m * other.width_m:
         return Said(text=f"too large to stand on {other.name}")
@@ -372,12 +236,12 @@ def _why_inside(
             return None  # it stands in it, tip up
         longest = max(length, width)
         over = thing.length_m - longest
-        return Said.of(f"too long for {box.name} by {{}}", length=over) if over > _EDGE_M else None
+        return Said.of(f"too long for {box.name} by {{}}", length=over) if over > EDGE_M else None
     why = _why_floor(thing, (length, width), box.name)
     if why is not None:
         return why
     over = thing.give * thing.height_m - height
-    if box.opens != "open" and over > _EDGE_M:
+    if box.opens != "open" and over > EDGE_M:
         return Said.of(f"too high for {box.name} by {{}}", length=over)
     there = sum(_volume_m3(placing.setup.things[i]) for i in placing.held_by(box_id)
                 if i != thing_id and _is_in(placing.setup.places[i]))  # fmt: skip
@@ -407,18 +271,19 @@ def _taken(placing: Placing, thing_id: int, on: On, name: str) -> Said | None:
 def _past_the_end(setup: Setup, thing_id: int, place: Place) -> Said | None:
     """On a track past its end, or in a box through its wall."""
     assert place.on is not None, "only places on something have ends"
-    room = _room(setup, setup.things[thing_id], place.on, place.turn_deg)
-    name = _name(setup, place.on)
+    room = room_for(setup, setup.things[thing_id], place.on, place.turn_deg)
+    name = name_of(setup, place.on)
     if place.on.kind not in ("fitting", "well") and place.on.spot != "in":
         return None
     if setup.things[thing_id].long and place.on.kind != "fitting":
         return None  # a rod may stand out of what it is in
     for at, slide in zip((place.x_m, place.y_m), room.slide, strict=True):
         over = abs(at) - slide
-        if over > _EDGE_M:
+        if over > EDGE_M:
             return Said.of(f"stands {{}} past the end of {name}", length=over)
     return None
 
 
-def _fitting(setup: Setup, on: On) -> Fitting:
+def fitting_of(setup: Setup, on: On) -> Fitting:
+    """The fitting of that name. Raises StopIteration where there is none."""
     return next(f for f in setup.boat.fittings if f.name == on.name)

@@ -11,7 +11,7 @@ from neat_hull.analysis.afloat import sheet
 from neat_hull.analysis.between import between
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import Figure, explain
-from neat_hull.analysis.fits import targets
+from neat_hull.analysis.offering import targets
 from neat_hull.analysis.reach_sheet import reach_sheet, reaching_for
 from neat_hull.analysis.rigging import rig
 from neat_hull.analysis.starting import FirstMeasures, starting_setup

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** The bench: put it there and see. */
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { api, ask, type Aboard, type Between, type Place, type Thing } from '@/api/client'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { api, ask, type Aboard, type Place, type Thing } from '@/api/client'
+import { useBenchActs } from '@/composables/useBenchActs'
 import { useBenchDrag } from '@/composables/useBenchDrag'
 import { useChosen } from '@/composables/useChosen'
 import { useNudge } from '@/composables/useNudge'
@@ -13,6 +14,7 @@ import { show } from '@/edge/units'
 import { sideWords, told, ZONE_WORD } from '@/edge/words'
 import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
 import { BOAT, outOf, stands } from '@/geometry/stands'
+import BenchTools from '@/panels/BenchTools.vue'
 import FigurePanel from '@/panels/FigurePanel.vue'
 import GearLists from '@/panels/GearLists.vue'
 import HowDrawer from '@/panels/HowDrawer.vue'
@@ -32,7 +34,6 @@ const editing = ref<number | null>(null)
 const search = ref('')
 const sheet = useTemplateRef<InstanceType<typeof BenchSheet>>('sheet')
 const lists = useTemplateRef<InstanceType<typeof GearLists>>('lists')
-const between = shallowRef<Between | null>(null)
 
 const { selected, marked, pick, mark, markAll, clear } = useChosen(store)
 type Moves = [number, Place][]
@@ -40,6 +41,15 @@ const { nudge, settle } = useNudge<Moves>(
   (moves) => store.tryPlaces(moves),
   (moves) => void (moves.length === 1 ? store.put(...moves[0]!) : store.putPlaces('Move', moves)),
 )
+
+const { act, between, chosen } = useBenchActs({
+  store,
+  selected,
+  marked,
+  settle,
+  rowOf: () => rowOf.value,
+  clear,
+})
 
 const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const rowOf = computed(
@@ -137,88 +147,6 @@ function board(id: number): void {
 async function focusSelected(): Promise<void> {
   await nextTick()
   if (selected.value !== null) sheet.value?.focusThing(selected.value)
-}
-
-const chosen = (): number[] =>
-  marked.value.size > 1 ? [...marked.value] : selected.value === null ? [] : [selected.value]
-
-function ashore(ids: number[]): void {
-  settle()
-  const aboard = ids.filter((id) => store.keptPlace(id))
-  if (aboard.length === 1) void store.takeAshore(aboard[0]!)
-  else if (aboard.length)
-    void store.putPlaces(
-      'Take ashore',
-      aboard.map((id) => [id, null]),
-    )
-  clear()
-}
-
-/** Change a flag of what is chosen, all the same way. */
-function flag(
-  verbs: ['Lock', 'Unlock'] | ['Group', 'Ungroup'],
-  on: (place: Place) => boolean,
-  to: (place: Place, set: boolean) => Place,
-): void {
-  const ids = chosen()
-  const set = !ids.every((id) => on(store.places.get(id)!))
-  settle()
-  void store.putPlaces(
-    set ? verbs[0] : verbs[1],
-    ids.map((id) => [id, to(store.places.get(id)!, set)]),
-  )
-}
-
-async function measure(): Promise<void> {
-  const [thing_id, other_id] = chosen()
-  if (thing_id === undefined || other_id === undefined) return
-  between.value = (await ask(
-    api.GET('/api/v1/setups/{setup_id}/between/{thing_id}/{other_id}', {
-      params: { path: { setup_id: store.kept!.setup_id, thing_id, other_id } },
-    }),
-  )) as Between
-}
-
-/** In a container, let the chosen thing come out one place sooner or later. */
-function reorder(by: 1 | -1): void {
-  const id = selected.value
-  const box = id === null ? null : rowOf.value.get(id)?.held_by
-  if (id === null || box == null) return
-  const among = store.figures!.aboard.filter((row) => row.held_by === box).map((r) => r.thing_id)
-  const at = among.indexOf(id)
-  const swapped = [...among]
-  swapped.splice(at, 1)
-  swapped.splice(at + by, 0, id)
-  settle()
-  void store.putPlaces(
-    'Reorder',
-    swapped.map((one, order) => [one, { ...store.places.get(one)!, order }]),
-  )
-}
-
-function act(what: ChosenAct): void {
-  const ids = chosen()
-  if (!ids.length) return
-  settle()
-  if (what === 'ashore') ashore(ids)
-  else if (what === 'duplicate') void store.duplicate(ids)
-  else if (what === 'measure') void measure()
-  else if (what === 'earlier') reorder(-1)
-  else if (what === 'later') reorder(1)
-  else if (what === 'lock')
-    flag(
-      ['Lock', 'Unlock'],
-      (p) => p.locked,
-      (p, locked) => ({ ...p, locked }),
-    )
-  else if (what === 'group') {
-    const next = 1 + Math.max(0, ...[...store.places.values()].map((p) => p.group))
-    flag(
-      ['Group', 'Ungroup'],
-      (p) => p.group > 0,
-      (p, set) => ({ ...p, group: set ? next : 0 }),
-    )
-  } else void store.lineUp(what, ids)
 }
 
 const ACTS: Record<string, ChosenAct> = {
@@ -344,38 +272,18 @@ async function strike(): Promise<void> {
         @grab="grabFromShelf"
         @board="board"
         @place="(id, place) => store.put(id, within(place))"
-        @ashore="ashore([$event])"
+        @ashore="(id) => act('ashore', [id])"
         @edit="edit"
         @key="thingKey"
       />
     </aside>
     <main>
-      <div class="tools">
-        <button
-          v-for="(overlay, i) in OVERLAYS"
-          :key="overlay.key"
-          type="button"
-          class="overlay"
-          :aria-pressed="look.overlays.includes(overlay.key)"
-          @click="look.toggle(overlay.key)"
-        >
-          <span class="num">{{ i + 1 }}</span> {{ overlay.label }}
-        </button>
-        <button
-          type="button"
-          class="overlay"
-          :aria-pressed="look.overlays.includes('names')"
-          @click="look.toggle('names')"
-        >
-          <span class="num">N</span> Names
-        </button>
-        <span class="hints">
-          <button type="button" class="keys" data-testid="picture" @click="picture">
-            picture <kbd>P</kbd>
-          </button>
-          <button type="button" class="keys" @click="keysOpen = true">all keys <kbd>?</kbd></button>
-        </span>
-      </div>
+      <BenchTools
+        :overlays="look.overlays"
+        @toggle="look.toggle"
+        @picture="picture"
+        @keys="keysOpen = true"
+      />
       <p v-if="carrying && overWords" class="over" role="status" :class="{ barred: over?.why }">
         {{ overWords }}
       </p>
@@ -455,44 +363,6 @@ main {
   min-height: 0;
   padding: 8px 10px;
 }
-.tools {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  height: 26px;
-}
-.overlay {
-  height: 24px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: 12px;
-  background: var(--card);
-  color: var(--soft);
-  font-size: 12px;
-  cursor: pointer;
-}
-.overlay[aria-pressed='true'] {
-  border-color: var(--pick);
-  background: var(--pick-pale);
-  color: var(--pick);
-}
-.hints {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  margin-left: auto;
-  color: var(--soft);
-  font-size: 12px;
-  white-space: nowrap;
-}
-.keys {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font-size: 12px;
-  cursor: pointer;
-}
 .carrying {
   cursor: grabbing;
 }
@@ -531,9 +401,6 @@ main {
   }
   main {
     height: 520px;
-  }
-  .hints {
-    display: none;
   }
 }
 </style>
