@@ -160,6 +160,13 @@ def test_past_the_end_of_a_track_is_a_misfit_with_its_measure() -> None:
     assert found.amounts[0].value == pytest.approx(0.04)
 
 
+def test_nothing_is_set_down_on_what_lies_in_a_box_or_hatch() -> None:
+    hatch = on("fitting", name="Bow hatch", spot="in")
+    for place in (at(on=hatch), at(0.2, on=on("seat", spot="under"))):
+        whole = setup(crate=at(0.7), tray=place)
+        assert on("thing", thing=TRAY) not in [one.on for one in targets(rig(whole).placing, CRATE)]
+
+
 def test_nothing_is_offered_on_itself_or_on_what_it_holds() -> None:
     whole = setup(crate=at(0.7), tray=at(on=IN_CRATE))
     offered = {one.on.thing for one in targets(rig(whole).placing, CRATE) if one.on.thing}

@@ -48,11 +48,17 @@ def _candidates(placing: Placing, thing_id: int) -> Iterator[On]:
             continue
         if holds(other):
             yield On(kind="thing", thing=other_id, spot="in")
-        if not thing.long and is_top(other) and not other.worn:
+        if not thing.long and is_top(other) and not (other.worn or _covered(setup, other_id)):
             on = On(kind="thing", thing=other_id)
             # A list of tops that will not do helps nobody.
             if why_not(placing, thing_id, on) is None:
                 yield on
+
+
+def _covered(setup: Setup, thing_id: int) -> bool:
+    """In a hatch or box, or under the seat: nothing is set down on top of that."""
+    on = setup.places[thing_id].on
+    return on is not None and on.kind != "well" and on.spot in ("in", "under")
 
 
 def _spot(fitting: Fitting) -> Spot:

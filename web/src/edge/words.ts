@@ -1,5 +1,5 @@
 /** The words people use at the ramp, from signed figures in the body frame. */
-import type { Aboard, Schemas, Verdict } from '@/api/client'
+import type { Aboard, Schemas, Thing, Verdict } from '@/api/client'
 import { show, type Kind, type Units } from './units'
 
 export const VERDICT_WORD: Record<Verdict, string> = {
@@ -45,6 +45,20 @@ export const ZONE_TAG: Record<Aboard['zone'], string> = {
   twist: 'twist',
   leave: 'leave',
   ashore: 'ashore',
+}
+
+/** A thing and where it is, for those who cannot see the drawing. */
+export function placeWords(
+  thing: Thing,
+  from_bow_m: number,
+  y_m: number,
+  zone: Aboard['zone'] | undefined,
+  units: Units,
+): string {
+  const mass = show(thing.mass_kg, 'mass', units)
+  const from = `${show(from_bow_m, 'length', units, 0)} from the bow`
+  const words = [thing.name, mass, from, sideWords(y_m, units)]
+  return (zone ? [...words, ZONE_WORD[zone]] : words).join(', ')
 }
 
 export const EVIDENCE_WORD = {

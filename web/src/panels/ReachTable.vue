@@ -22,6 +22,8 @@ const rows = computed(() =>
     return far(b) - far(a) || (b.margin_used ?? 0) - (a.margin_used ?? 0)
   }),
 )
+/** Less than a finger's breadth is not worth a line. */
+const short = (row: Aboard): boolean => row.thing_id === props.chosen && row.short_m > 0.015
 const degrees = (value: number | null | undefined): string =>
   value == null ? '' : `${Math.round(Math.abs(value))}°`
 /** The largest of the three turns of the trunk, and which it is. */
@@ -81,10 +83,10 @@ function lean(row: Aboard): string {
               {{ row.margin_used == null ? '' : `${Math.round(100 * row.margin_used)} %` }}
             </td>
           </tr>
-          <tr v-if="row.steps.length || (row.thing_id === chosen && row.short_m > 0)" class="more">
+          <tr v-if="row.steps.length || short(row)" class="more">
             <td colspan="7">
               <template v-if="row.steps.length">first {{ row.steps.join(', then ') }}</template>
-              <template v-if="row.thing_id === chosen && row.short_m > 0">
+              <template v-if="short(row)">
                 {{ row.steps.length ? '; ' : '' }}a hand stays
                 {{ show(row.short_m, 'length', units, 0) }} short while one sits still
               </template>

@@ -10,8 +10,7 @@ import { useNudge } from '@/composables/useNudge'
 import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
-import { show } from '@/edge/units'
-import { sideWords, told, ZONE_WORD } from '@/edge/words'
+import { placeWords, told } from '@/edge/words'
 import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
 import { BOAT, outOf, stands } from '@/geometry/stands'
 import BenchTools from '@/panels/BenchTools.vue'
@@ -91,13 +90,10 @@ const ghosts = computed<Drawn[]>(() =>
 const labels = computed(
   () =>
     new Map(
-      drawn.value.map(({ id, thing, stand, aboard }) => {
-        const from = show(bow.value - stand.x_m, 'length', look.units, 0)
-        const side = sideWords(stand.y_m, look.units)
-        const mass = show(thing.mass_kg, 'mass', look.units)
-        const zone = aboard ? `, ${ZONE_WORD[aboard.zone]}` : ''
-        return [id, `${thing.name}, ${mass}, ${from} from the bow, ${side}${zone}`]
-      }),
+      drawn.value.map(({ id, thing, stand, aboard }) => [
+        id,
+        placeWords(thing, bow.value - stand.x_m, stand.y_m, aboard?.zone, look.units),
+      ]),
     ),
 )
 const overWords = computed(() => {
