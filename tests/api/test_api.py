@@ -1,7 +1,6 @@
 """The API as a screen or a script meets it."""
 
 import sqlite3
-from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
 
@@ -9,28 +8,10 @@ import pytest
 from fastapi.testclient import TestClient
 
 from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
-from neat_hull.store.connect import open_store
 
 V1 = "/api/v1/setups"
 PLACE = {"x_m": 0.4, "y_m": 0.0, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
 TANK = 21
-
-
-@pytest.fixture
-def data(tmp_path: Path) -> Path:
-    """A data file with the demo."""
-    path = tmp_path / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    return path
-
-
-@pytest.fixture
-def client(data: Path) -> Iterator[TestClient]:
-    """The application over it, asked by its own pages."""
-    with TestClient(create_app(data), base_url="http://127.0.0.1:8137") as client:
-        yield client
 
 
 def get(client: TestClient, setup: int = 1) -> Any:

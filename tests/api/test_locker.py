@@ -1,28 +1,12 @@
 """Many things at once, tables, setups as a whole, and files through the API."""
 
 import base64
-from collections.abc import Iterator
-from pathlib import Path
 from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
 
-from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
-from neat_hull.store.connect import open_store
-
 V1 = "/api/v1/setups"
-
-
-@pytest.fixture
-def client(tmp_path: Path) -> Iterator[TestClient]:
-    """The application over the demo."""
-    path = tmp_path / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    with TestClient(create_app(path), base_url="http://127.0.0.1:8137") as client:
-        yield client
 
 
 def get(client: TestClient, setup: int = 1) -> Any:

@@ -1,30 +1,14 @@
 """Things on things through the API: nested, slid, mirrored, locked, copied, measured, undone."""
 
-from collections.abc import Iterator
-from pathlib import Path
 from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
 
-from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
-from neat_hull.store.connect import open_store
-
 V1 = "/api/v1/setups"
 SEAT, SCREEN, ROD, CRATE, SPARE_ROD, TRAY, TANK, HOLDER = 1, 6, 7, 9, 10, 14, 21, 22
 IN_CRATE = {"kind": "thing", "thing": CRATE, "spot": "in"}
 BARE = {"x_m": 0.4, "y_m": 0.1, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
-
-
-@pytest.fixture
-def client(tmp_path: Path) -> Iterator[TestClient]:
-    """The application over the demo."""
-    path = tmp_path / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    with TestClient(create_app(path), base_url="http://127.0.0.1:8137") as client:
-        yield client
 
 
 def get(client: TestClient, setup: int = 1) -> Any:

@@ -3,7 +3,7 @@
  * core; what is in hand is drawn where it is held, and takes along what it holds, until the
  * answer comes.
  */
-import type { Aboard, Place } from '@/api/client'
+import type { Aboard, Figures, Place } from '@/api/client'
 
 /** In boat coordinates; a box by the middle of its base, a rod by its butt. */
 export interface Stand {
@@ -32,6 +32,10 @@ export function into(frame: Frame, x_m: number, y_m: number): [number, number] {
   const [x, y] = [x_m - frame[0], y_m - frame[1]]
   return [x * cos + y * sin, y * cos - x * sin]
 }
+
+/** What the core answered about each thing aboard. */
+export const rowsById = (figures: Figures | null | undefined): Map<number, Aboard> =>
+  new Map(figures?.aboard.map((row) => [row.thing_id, row]))
 
 /** A place in hand, drawn before it is answered; a butt in a tube waits for the answer. */
 function held(place: Place, frame: Frame, row: Aboard | undefined): Stand {

@@ -2,7 +2,7 @@
 /** The bench: put it there and see. */
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import { api, ask, type Aboard, type Place, type Thing } from '@/api/client'
+import { api, ask, type Place, type Thing } from '@/api/client'
 import { useBenchActs } from '@/composables/useBenchActs'
 import { useBenchDrag } from '@/composables/useBenchDrag'
 import { useChosen } from '@/composables/useChosen'
@@ -12,7 +12,7 @@ import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
 import { placeWords, told } from '@/edge/words'
 import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
-import { BOAT, outOf, stands } from '@/geometry/stands'
+import { BOAT, outOf, rowsById, stands } from '@/geometry/stands'
 import BenchTools from '@/panels/BenchTools.vue'
 import FigurePanel from '@/panels/FigurePanel.vue'
 import GearLists from '@/panels/GearLists.vue'
@@ -51,12 +51,8 @@ const { act, between, chosen } = useBenchActs({
 })
 
 const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
-const rowOf = computed(
-  () => new Map<number, Aboard>(store.figures?.aboard.map((row) => [row.thing_id, row])),
-)
-const keptRowOf = computed(
-  () => new Map<number, Aboard>(store.kept?.figures.aboard.map((row) => [row.thing_id, row])),
-)
+const rowOf = computed(() => rowsById(store.figures))
+const keptRowOf = computed(() => rowsById(store.kept?.figures))
 const within = (place: Place): Place => withinReachOf(place, bow.value)
 const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   store,

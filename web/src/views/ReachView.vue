@@ -7,7 +7,6 @@ import {
   ask,
   Offline,
   Refusal,
-  type Aboard,
   type Drawing,
   type Reaching,
   type ReachSheet,
@@ -24,6 +23,7 @@ import type { Drawn } from '@/drawing/types'
 import { show } from '@/edge/units'
 import { ZONE_WORD } from '@/edge/words'
 import { layOut } from '@/geometry/sheet'
+import { rowsById } from '@/geometry/stands'
 import { titled } from '@/geometry/things'
 import QuantityInput from '@/panels/QuantityInput.vue'
 import ReachTable from '@/panels/ReachTable.vue'
@@ -101,9 +101,7 @@ const sheet = computed(() => {
   const x = store.drawing?.x_m ?? [0, 1]
   return layOut(Math.max(300, width.value), 740, x[0]!, x.at(-1)!)
 })
-const rows = computed(
-  () => new Map<number, Aboard>(store.figures?.aboard.map((row) => [row.thing_id, row])),
-)
+const rows = computed(() => rowsById(store.figures))
 const drawn = computed<Drawn[]>(() =>
   [...rows.value].flatMap(([id, aboard]) => {
     const thing = store.things[String(id)]
