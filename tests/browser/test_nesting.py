@@ -147,6 +147,27 @@ def test_several_are_marked_moved_locked_grouped_and_lined_up_by_keys(bench: Pag
     expect(aboard(bench, 15)).to_be_visible()
 
 
+def test_what_is_marked_together_is_carried_together(bench: Page) -> None:
+    """The crate takes its rod along by itself; the fish bag goes as far beside it."""
+    for thing in (CRATE, 10, 11):
+        aboard(bench, thing).click(modifiers=["Shift"])
+    expect(bench.get_by_test_id("chosen")).to_contain_text("3 chosen")
+    before = [middle(drawn(bench, thing))[0] for thing in (CRATE, 10, 11)]
+    x, y = middle(drawn(bench, CRATE))
+    bench.mouse.move(x - 20, y + 20)
+    bench.mouse.down()
+    bench.mouse.move(x - 20, y + 12, steps=3)
+    bench.mouse.move(x - 45, y + 12, steps=5)
+    bench.mouse.up()
+    expect(undone(bench)).to_have_attribute("title", "Undo: Move: Crate, tackle and 1 more")
+    after = [middle(drawn(bench, thing))[0] for thing in (CRATE, 10, 11)]
+    gone = [now - was for was, now in zip(before, after, strict=True)]
+    assert gone[1] == pytest.approx(gone[0], abs=2)
+    assert gone[2] == pytest.approx(-25, abs=2)
+    undone(bench).click()
+    expect(undone(bench)).to_be_disabled()
+
+
 def test_a_copy_is_made_by_a_key_and_undone(bench: Page) -> None:
     aboard(bench, TRAY).focus()
     bench.keyboard.press("d")

@@ -25,6 +25,8 @@ interface Bench {
   begin: () => void
   taken: (id: number) => void
   free: (id: number) => boolean
+  /** what is chosen together with a thing, itself included */
+  together: (id: number) => number[]
   loadTargets: (id: number) => Promise<void>
 }
 
@@ -60,6 +62,8 @@ export function useBenchDrag(bench: Bench) {
     if (!start || !row || !at) return
     bench.taken(id)
     if (!bench.free(id)) return
+    const all = bench.together(id).filter(bench.free)
+    if (all.length > 1) return carryAll(event, all, view)
     void bench.loadTargets(id)
     const grip = { x: at.x_m - row.x_m, y: at.y_m - row.y_m, z: at.z_m - row.base_z_m }
     const frame: Frame = start.on ? row.frame : BOAT
@@ -71,6 +75,34 @@ export function useBenchDrag(bench: Bench) {
       if (!now.inside && view === 'plan') return null
       if (view === 'plan') return settleAt(e, now, now.x_m - grip.x, now.y_m - grip.y, bare)
       return { place: fromSide(start, row, frame, now, grip), frame }
+    })
+  }
+
+  /** Several go as far as one another, each as far as what it is on lets it slide. */
+  function carryAll(event: PointerEvent, ids: number[], view: 'plan' | 'side'): void {
+    const from = bench.view()!.toBoat(event, view)
+    const starts = ids.map((id) => ({
+      id,
+      place: store.places.get(id)!,
+      row: rowOf.value.get(id)!,
+    }))
+    const to = (e: PointerEvent): [number, Place | null][] => {
+      const now = bench.view()!.toBoat(e, view)
+      const away = !now.inside && view === 'plan'
+      const [dx, dy] = [now.x_m - from.x_m, view === 'plan' ? now.y_m - from.y_m : 0]
+      return starts.map(({ id, place, row }) => {
+        const frame: Frame = place.on ? row.frame : BOAT
+        const moved = placedAt(place, frame, row.slide_m, row.x_m + dx, row.y_m + dy)
+        return [id, away ? null : within(place.bury_m > 0 ? place : moved)]
+      })
+    }
+    pickUp(event, {
+      move: (e) => store.tryPlaces(to(e)),
+      drop: (e) => {
+        const moves = to(e)
+        void store.putPlaces(moves.every(([, place]) => place) ? 'Move' : 'Take ashore', moves)
+      },
+      cancel: () => store.stopTrying(),
     })
   }
 

@@ -37,6 +37,14 @@ export function into(frame: Frame, x_m: number, y_m: number): [number, number] {
 export const rowsById = (figures: Figures | null | undefined): Map<number, Aboard> =>
   new Map(figures?.aboard.map((row) => [row.thing_id, row]))
 
+/** Those that ride on none of the others: what rides along goes by itself. */
+export const apart = (ids: number[], rows: ReadonlyMap<number, Aboard>): number[] =>
+  ids.filter((id) => {
+    for (let at = rows.get(id)?.held_by; at != null; at = rows.get(at)?.held_by)
+      if (ids.includes(at)) return false
+    return true
+  })
+
 /** A place in hand, drawn before it is answered; a butt in a tube waits for the answer. */
 function held(place: Place, frame: Frame, row: Aboard | undefined): Stand {
   if (place.bury_m > 0 && row) return row

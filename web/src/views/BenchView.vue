@@ -12,7 +12,7 @@ import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
 import { placeWords, told } from '@/edge/words'
 import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
-import { BOAT, outOf, rowsById, stands } from '@/geometry/stands'
+import { apart, BOAT, outOf, rowsById, stands } from '@/geometry/stands'
 import BenchTools from '@/panels/BenchTools.vue'
 import FigurePanel from '@/panels/FigurePanel.vue'
 import GearLists from '@/panels/GearLists.vue'
@@ -62,6 +62,7 @@ const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   begin: settle,
   taken: pick,
   free: (id) => !store.places.get(id)?.locked,
+  together: (id) => (marked.value.has(id) ? apart([...marked.value], rowOf.value) : [id]),
   loadTargets,
 })
 const drawn = computed<Drawn[]>(() => {
@@ -169,7 +170,7 @@ function thingKey(event: KeyboardEvent, id: number): void {
   if (marking) mark(id)
   else if (what) act(what)
   else {
-    const free = chosen().filter((one) => !store.places.get(one)?.locked)
+    const free = apart(chosen(), rowOf.value).filter((one) => !store.places.get(one)?.locked)
     const moves = free.flatMap((one): Moves => {
       const place = movedByKey(event, one)
       return place ? [[one, place]] : []
