@@ -176,7 +176,7 @@ def test_every_figure_opens_how_it_was_computed(bench: Page) -> None:
 def test_reach_is_said_for_every_thing_aboard(bench: Page) -> None:
     zones = bench.locator("[data-aboard] .zone").all_inner_texts()
     assert len(zones) == 19
-    assert set(zones) == {"hand", "lean", "twist", "out"}
+    assert set(zones) == {"hand", "lean", "twist", "leave", "ashore"}
 
 
 def test_a_second_tab_keeps_the_stale_change_and_applies_it_again(

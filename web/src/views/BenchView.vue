@@ -101,15 +101,17 @@ const overWords = computed(() => {
 })
 
 // What a thing could be put on is asked for the one in hand, and again when the setup changes.
+let asked = 0
 async function loadTargets(id: number): Promise<void> {
   const setup_id = store.kept!.setup_id
+  const mine = ++asked
   try {
     const found = await ask(
       api.GET('/api/v1/setups/{setup_id}/targets/{thing_id}', {
         params: { path: { setup_id, thing_id: id } },
       }),
     )
-    targets.value = found as typeof targets.value
+    if (mine === asked) targets.value = found as typeof targets.value
   } catch {
     targets.value = [] // it can still be put on the deck; the banner tells of a lost server
   }

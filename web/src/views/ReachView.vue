@@ -59,18 +59,21 @@ async function attempt(what: () => Promise<void>): Promise<void> {
     else throw error
   }
 }
+let round = 0 // of two answers under way, the older one must not come last
 watch(
   [() => store.kept?.setup_id, () => store.kept?.revision, height_m],
   () => {
     const setup_id = store.kept?.setup_id
     if (setup_id === undefined) return
+    const mine = ++round
     void attempt(async () => {
-      reach.value = (await ask(
+      const answer = (await ask(
         api.POST('/api/v1/setups/{setup_id}/reach', {
           params: { path: { setup_id } },
           body: { height_m: height_m.value, places: [] },
         }),
       )) as ReachSheet
+      if (mine === round) reach.value = answer
     })
   },
   { immediate: true },
