@@ -27,8 +27,7 @@ const store = useSetup()
 const look = useLook()
 
 const figure = ref<'weight' | 'trim' | 'list' | 'gm' | 'wells' | null>(null)
-const keysOpen = ref(false)
-const thingOpen = ref(false)
+const [keysOpen, thingOpen] = [ref(false), ref(false)]
 const editing = ref<number | null>(null)
 const search = ref('')
 const sheet = useTemplateRef<InstanceType<typeof BenchSheet>>('sheet')
@@ -37,7 +36,7 @@ const lists = useTemplateRef<InstanceType<typeof GearLists>>('lists')
 const { selected, marked, pick, mark, markAll, clear } = useChosen(store)
 type Moves = [number, Place][]
 const { nudge, settle } = useNudge<Moves>(
-  (moves) => store.tryPlaces(moves),
+  store.tryPlaces,
   (moves) => void (moves.length === 1 ? store.put(...moves[0]!) : store.putPlaces('Move', moves)),
 )
 
