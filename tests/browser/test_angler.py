@@ -133,7 +133,9 @@ def test_a_holder_is_turned_until_the_butt_clears_the_thigh(bench: Page) -> None
     type_in(bench, "bury", "50")
     expect(bench.get_by_test_id("clashes")).to_contain_text("the port thigh; clear")
     aboard(bench, HOLDER).click()
+    expect(bench.get_by_test_id("turn")).to_have_value("25")  # the holder's own, not the rod's
     type_in(bench, "turn", "-40")
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Rod holder, port")
     aboard(bench, ROD).click()
     expect(bench.get_by_test_id("bury")).to_be_visible()
     expect(bench.get_by_text("the port thigh; clear")).to_have_count(0)
