@@ -21,6 +21,7 @@ from neat_hull.model.calibration import (
     TiltReading,
     TiltTest,
 )
+from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.setup import Setup
 from neat_hull.physics.hydrostatics import settle, upright
 from neat_hull.physics.loads import Loads
@@ -29,9 +30,11 @@ SPARE_ROD = 10
 
 
 def demo(**demands: Any) -> Setup:
-    """The full demo, asked with other numbers."""
+    """The full demo with nothing worn, asked with other numbers than the usual."""
     setup = demo_setups()[0]
-    return setup.model_copy(update={"demands": setup.demands.model_copy(update=demands)})
+    worn = [i for i, place in setup.places.items() if place.on and place.on.kind == "body"]
+    places = {i: place for i, place in setup.places.items() if i not in worn}
+    return setup.model_copy(update={"places": places, "demands": DemandNumbers(**demands)})
 
 
 def asked(setup: Setup) -> dict[str, Any]:
@@ -88,12 +91,12 @@ def test_anchoring_from_the_side_is_why_one_never_does(usual: dict[str, Any]) ->
 
 
 def test_drag_grows_with_the_square_of_the_current() -> None:
-    still = demo(wind_m_s=0.0)
+    still = demo(wind_m_s=0.0, side="starboard")  # the side that the boat hangs to
     one, two = (
         asked(still.model_copy(update={"demands": still.demands.model_copy(
             update={"current_m_s": v})}))["anchor side"].lever_m for v in (0.4, 0.8)
     )  # fmt: skip
-    rest = asked(demo(current_m_s=0.0, wind_m_s=0.0))["anchor side"].lever_m
+    rest = asked(demo(current_m_s=0.0, wind_m_s=0.0, side="starboard"))["anchor side"].lever_m
     assert two - rest == pytest.approx(4 * (one - rest), rel=0.05)
 
 

@@ -5,10 +5,12 @@ import pytest
 from neat_hull.analysis.drawing import drawing
 from neat_hull.analysis.evaluate import evaluate, require_afloat
 from neat_hull.analysis.explain import FIGURES, explain
-from neat_hull.analysis.limits import OF_WORKING_SHARE, SEATED_GM_M, TRIM_DEG
+from neat_hull.analysis.limits import BASE
 from neat_hull.analysis.starting import FirstMeasures, starting_setup
 from neat_hull.errors import DoesNotFloat, InputErrors, NoBalance
 from neat_hull.files.demo import demo_setups
+from neat_hull.model.figures import Weight
+from neat_hull.model.judging import Judging, School
 from neat_hull.model.setup import Place, Setup
 
 FIRST = FirstMeasures(
@@ -113,28 +115,34 @@ def test_a_boat_that_cannot_carry_its_load_is_refused() -> None:
     ("value", "verdict"), [(0.15, "fine"), (0.1499, "watch"), (0.05, "fix"), (0.049, "stop")]
 )
 def test_rising_levels_judge_from_below(value: float, verdict: str) -> None:
-    assert SEATED_GM_M.verdict(value) == verdict
+    assert BASE["gm"].verdict(value) == verdict
 
 
 @pytest.mark.parametrize(
     ("value", "verdict"), [(0.7, "fine"), (0.71, "watch"), (3.0, "fix"), (3.01, "stop")]
 )
 def test_falling_levels_judge_from_above(value: float, verdict: str) -> None:
-    assert TRIM_DEG.verdict(value) == verdict
+    assert BASE["trim"].verdict(value) == verdict
 
 
 def test_over_the_rating_is_a_stop_whatever_the_share() -> None:
     setup = demo()
     rated = setup.boat.model_copy(update={"rated_kg": 120.0, "working_share": 1.0})
     assert evaluate(setup.model_copy(update={"boat": rated})).weight.verdict == "stop"
-    assert OF_WORKING_SHARE.verdict(1.2) == "fix"
+    assert BASE["share"].verdict(1.2) == "fix"
 
 
-def test_without_a_rating_there_is_no_verdict_on_weight() -> None:
+def test_without_a_rating_weight_is_judged_by_freeboard_or_not_at_all() -> None:
     setup = demo()
     bare = setup.boat.model_copy(update={"rated_kg": None})
-    weight = evaluate(setup.model_copy(update={"boat": bare})).weight
-    assert (weight.verdict, weight.working_kg) == (None, None)
+
+    def weight(school: School) -> Weight:
+        judging = Judging(school=school)
+        return evaluate(setup.model_copy(update={"boat": bare, "judging": judging})).weight
+
+    assert (weight("working share").verdict, weight("working share").working_kg) == (None, None)
+    assert weight("tightest").verdict == "fine"
+    assert weight("tightest").limit_kg == weight("tightest").freeboard_kg
 
 
 @pytest.mark.parametrize("figure", FIGURES)

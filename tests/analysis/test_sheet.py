@@ -6,8 +6,9 @@ from typing import Any
 import numpy as np
 import pytest
 
-from neat_hull.analysis.afloat import FREEBOARD_TARGET_M, sheet
+from neat_hull.analysis.afloat import sheet
 from neat_hull.analysis.evaluate import evaluate
+from neat_hull.analysis.limits import BASE
 from neat_hull.analysis.rigging import rig
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.afloat import Sheet
@@ -83,10 +84,10 @@ def test_at_the_freeboard_capacity_the_gunwale_is_at_its_target() -> None:
     assert by_load is not None
     capacity = next(c for c in by_load.capacities if c.school == "freeboard").carried_kg
     if capacity is None:
-        assert min(by_load.freeboard_m) > FREEBOARD_TARGET_M
+        assert min(by_load.freeboard_m) > BASE["freeboard"].fine
     else:
         rest = carried(DEMO[2], capacity)
-        assert rest.least_freeboard_m == pytest.approx(FREEBOARD_TARGET_M, abs=1e-3)
+        assert rest.least_freeboard_m == pytest.approx(BASE["freeboard"].fine, abs=1e-3)
 
 
 @pytest.mark.parametrize("setup", DEMO, ids=lambda one: one.name)

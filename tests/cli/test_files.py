@@ -8,6 +8,7 @@ from typing import Any
 import pytest
 from typer.testing import CliRunner
 
+from neat_hull.api.state import state_of
 from neat_hull.cli.main import app
 from neat_hull.cli.serve import fill_with_demo
 from neat_hull.files.demo import demo_setups
@@ -49,10 +50,27 @@ def names(data: Path) -> list[str]:
 
 def test_check_tells_figures_with_verdicts(file: Path) -> None:
     result = run("check", file)
-    assert result.exit_code == 0
-    assert "122.3 ± 1.9 kg carried, rated 216 kg" in result.stdout
+    assert "123.5 ± 1.9 kg carried, rated 216 kg" in result.stdout
     figures = json.loads(run("check", file, "--json").stdout)
-    assert figures["weight"]["carried_kg"] == pytest.approx(122.3)
+    assert figures["weight"]["carried_kg"] == pytest.approx(123.47)
+
+
+def test_check_prints_the_findings_of_the_screen_and_exits_1_at_a_stop(
+    data: Path, file: Path
+) -> None:
+    result = run("check", file)
+    assert result.exit_code == 1
+    told = json.loads(run("check", file, "--json").stdout)["findings"]
+    db = connect(data)
+    shown = state_of(load_setup(db, 1)).figures.findings
+    db.close()
+    assert [one["key"] for one in told] == [one.key for one in shown]
+    assert "■ PFD is aboard, but not worn [On you]" in result.stdout
+    assert result.stdout.count("→") == len(shown)
+    bare = file.with_name("bare.json")
+    assert run("export", 2, "--to", bare, "--data", data).exit_code == 0
+    clean = run("check", bare)
+    assert (clean.exit_code, "To look at" in clean.stdout) == (0, False)
 
 
 def test_check_names_file_and_field_of_what_is_wrong(tmp_path: Path, file: Path) -> None:
@@ -86,7 +104,7 @@ def test_what_is_exported_can_be_imported_and_nothing_is_overwritten(
     assert names(data).count("Reed Lake dawn") == 2
     db = connect(data)
     assert db.execute("SELECT count(*) FROM boat").fetchone()[0] == 3  # the same boat is shared
-    assert db.execute("SELECT count(*) FROM thing").fetchone()[0] == 23  # and the same gear
+    assert db.execute("SELECT count(*) FROM thing").fetchone()[0] == 26  # and the same gear
     db.close()
 
 

@@ -4,8 +4,9 @@ from dataclasses import replace
 
 import numpy as np
 
-from neat_hull.analysis import limits
-from neat_hull.analysis.demands import demand_loads, demands, standing_body
+from neat_hull.analysis.demand_cases import standing_body
+from neat_hull.analysis.demands import demand_loads, demands
+from neat_hull.analysis.limits import limits_for
 from neat_hull.analysis.rigging import Rigged, rig
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Capacity, FullCurve, LoadCurves, Sheet, Term
@@ -14,7 +15,6 @@ from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics
 from neat_hull.physics.stability import FULL_RAD, Stability, stability, stability_of
 
-FREEBOARD_TARGET_M = 0.15  # many plan by it: about a hand's length of gunwale amidships
 _STEPS = 25
 _PER_CM = [Amount(kind="length", value=0.01)]
 _BEYOND = 1.3  # of what is carried or rated: how far the load curves run
@@ -158,7 +158,8 @@ def _by_load(rigged: Rigged) -> LoadCurves:
     table = np.array(rows).reshape(-1, 5)
     carried_kg, draft, freeboard, gm_m, dry_m = table.T
     working = None if boat.rated_kg is None else boat.rated_kg * boat.working_share
-    dry_target = limits.FLOOR_OVER_WATER_M.fine
+    limits = limits_for(setup.judging)
+    target, floor = limits["freeboard"].fine, limits["floor"]
     return LoadCurves(
         carried_kg=carried_kg.tolist(),
         draft_m=draft.tolist(),
@@ -168,12 +169,11 @@ def _by_load(rigged: Rigged) -> LoadCurves:
         capacities=[
             Capacity(school="rating", carried_kg=boat.rated_kg, reason="a hard stop"),
             Capacity(school="working share", carried_kg=working,
-                     reason=limits.OF_WORKING_SHARE.reason),
-            Capacity(school="freeboard", carried_kg=_falls_to(carried_kg, freeboard,
-                                                              FREEBOARD_TARGET_M),
-                     reason=f"the gunwale {100 * FREEBOARD_TARGET_M:.0f} cm over the water"),
-            Capacity(school="dry floors", carried_kg=_falls_to(carried_kg, dry_m, dry_target),
-                     reason=limits.FLOOR_OVER_WATER_M.reason),
+                     reason=limits["share"].reason),
+            Capacity(school="freeboard", carried_kg=_falls_to(carried_kg, freeboard, target),
+                     reason=f"the gunwale {100 * target:.0f} cm over the water"),
+            Capacity(school="dry floors", carried_kg=_falls_to(carried_kg, dry_m, floor.fine),
+                     reason=floor.reason),
         ],
     )  # fmt: skip
 

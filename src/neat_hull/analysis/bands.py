@@ -52,12 +52,21 @@ def bands(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Uprigh
     gm_hull = _gm_of_hull(rigged, up, hull["bm_share"])
     list_share = gm_hull / max(abs(up.gm_m), 0.01)
     list_now = abs(degrees(settled.rest.heel_rad[0]))
+    by_weights = {
+        name: float(np.linalg.norm(off * slope))
+        for name, slope in (
+            ("trim", slopes.trim_deg), ("list", slopes.list_deg), ("gm", slopes.gm_m)
+        )
+    }  # fmt: skip
     return Bands(
         carried_kg=float(np.linalg.norm(off[1:])),
         draft_m=hypot(hull["draft_share"] * _draft_m(settled), sinkage_m),
-        trim_deg=hypot(hull["trim_deg"], float(np.linalg.norm(off * slopes.trim_deg))),
-        list_deg=hypot(list_share * list_now, float(np.linalg.norm(off * slopes.list_deg))),
-        gm_m=hypot(gm_hull, float(np.linalg.norm(off * slopes.gm_m))),
+        trim_deg=hypot(hull["trim_deg"], by_weights["trim"]),
+        list_deg=hypot(list_share * list_now, by_weights["list"]),
+        gm_m=hypot(gm_hull, by_weights["gm"]),
+        trim_by_weights_deg=by_weights["trim"],
+        list_by_weights_deg=by_weights["list"],
+        gm_by_weights_m=by_weights["gm"],
         hull="estimate" if hull is TAPE and not _tilted(rigged) else "calibrated",
         weigh_first=_weigh_first(rigged, off, slopes),
     )

@@ -4,7 +4,9 @@ All pairs whose bounding boxes come near are measured in three dimensions at onc
 """
 
 import math
+from collections.abc import Collection
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -41,13 +43,50 @@ class _Room:
     owner: _Index
 
 
-def clashes(rigged: Rigged) -> list[Clash]:
-    """Every clash aboard, the deepest first; of one thing with one envelope only the deepest."""
+def clashes(rigged: Rigged, only: Collection[int] | None = None) -> list[Clash]:
+    """Every clash aboard, the deepest first; of one thing with one envelope only the deepest.
+
+    With `only`, those alone that one of these things has a part in.
+    """
     if not rigged.stowed:
         return []
     room = _room(rigged)
-    found = [*_with_envelopes(rigged, room), *_with_each_other(rigged, room)]
+    asked = np.array([only is None or s.thing_id in only for s in rigged.stowed])
+    found = [*_with_envelopes(rigged, room, asked), *_with_each_other(rigged, room, asked)]
     return sorted(found, key=lambda one: (one.verdict != "fix", one.gap_m))
+
+
+@dataclass(frozen=True, eq=False)
+class Meetings:
+    """Who meets what, without where or how to clear it: places in `stowed`.
+
+    in_room (n,) stand in an envelope, room_verdicts (n,) says how bad that is; first and second
+    (m,) are two things too near each other, pair_verdicts (m,) how bad.
+    """
+
+    in_room: _Index
+    room_verdicts: list[Verdict]
+    first: _Index
+    second: _Index
+    pair_verdicts: list[Verdict]
+
+
+def meetings(rigged: Rigged) -> Meetings:
+    """All clashes at once, for many tries of places in one go."""
+    room, asked = _room(rigged), np.ones(len(rigged.stowed), dtype=np.bool_)
+    wanted, near = _near_envelopes(rigged, room, asked)
+    pairs = _near_each_other(rigged, room, asked)
+    return Meetings(
+        near.first,
+        [wanted[j].severe for j in near.second.tolist()],
+        pairs.first,
+        pairs.second,
+        [_pair_verdict(margin) for margin in pairs.margin_m.tolist()],
+    )
+
+
+def _pair_verdict(margin_m: float) -> Verdict:
+    return "watch" if margin_m > 0 else "fix"
 
 
 def _room(rigged: Rigged) -> _Room:
@@ -69,24 +108,28 @@ def reel_m(rigged: Rigged, i: int) -> tuple[float, float, float]:
     return x, y, z + (REEL_M if thing.reel == "over" else -REEL_M)
 
 
-def _with_envelopes(rigged: Rigged, room: _Room) -> list[Clash]:
-    wanted = [one for one in [*needed(rigged), *lids(rigged)] if one.counts]
-    if not wanted:
-        return []
-    parts = together(*(one.solids for one in wanted))
-    whose = np.repeat(np.arange(len(wanted)), [len(one.solids) for one in wanted])
-    margin = np.array([one.margin_m for one in wanted])
-    here, there = near_pairs(room.solids, parts, float(margin.max()))
-    open_ = ~_spared(rigged, wanted)[room.owner[here], whose[there]]
-    here, there = here[open_], there[open_]
-    met = _meeting(
-        room.solids.take(here), parts.take(there), room.owner[here], whose[there],
-        margin[whose[there]],
-    )  # fmt: skip
+def _with_envelopes(rigged: Rigged, room: _Room, asked: Flags) -> list[Clash]:
+    wanted, met = _near_envelopes(rigged, room, asked)
     return [
         _clash(rigged, met, row, wanted[j].title, wanted[j].severe, envelope=wanted[j].key)
         for row, j in enumerate(met.second.tolist())
     ]
+
+
+def _near_envelopes(rigged: Rigged, room: _Room, asked: Flags) -> tuple[list[Needed], "_Met"]:
+    wanted = [one for one in [*needed(rigged), *lids(rigged)] if one.counts]
+    parts = together(*(one.solids for one in wanted))
+    whose = np.repeat(np.arange(len(wanted)), [len(one.solids) for one in wanted])
+    margin = np.array([one.margin_m for one in wanted])
+    here, there = near_pairs(room.solids, parts, float(margin.max()))
+    lid = np.array([one.owner is not None for one in wanted])
+    open_ = asked[room.owner[here]] | lid[whose[there]]
+    open_ &= ~_spared(rigged, wanted)[room.owner[here], whose[there]]
+    here, there = here[open_], there[open_]
+    return wanted, _meeting(
+        room.solids.take(here), parts.take(there), room.owner[here], whose[there],
+        margin[whose[there]],
+    )  # fmt: skip
 
 
 def _spared(rigged: Rigged, wanted: list[Needed]) -> Flags:
@@ -125,21 +168,26 @@ def _under_seat(rigged: Rigged, chain: tuple[int, ...]) -> bool:
     return on is not None and on.kind == "seat" and on.spot == "under"
 
 
-def _with_each_other(rigged: Rigged, room: _Room) -> list[Clash]:
-    here, there = near_pairs(room.solids, room.solids, RODS_APART_M)
-    a, b = room.owner[here], room.owner[there]
-    keep = (a < b) & _strangers(rigged)[a, b]
-    here, there, a, b = here[keep], there[keep], a[keep], b[keep]
-    long = np.array([rigged.setup.things[s.thing_id].long for s in rigged.stowed])
-    need = np.where(long[a] & long[b], RODS_APART_M, -TOUCH_M)
-    met = _meeting(room.solids.take(here), room.solids.take(there), a, b, need)
+def _with_each_other(rigged: Rigged, room: _Room, asked: Flags) -> list[Clash]:
+    met = _near_each_other(rigged, room, asked)
     found = []
     for row, j in enumerate(met.second.tolist()):
         other = rigged.stowed[j].thing_id
-        verdict: Verdict = "watch" if met.margin_m[row] > 0 else "fix"
+        verdict = _pair_verdict(met.margin_m[row])
         name = rigged.setup.things[other].name
         found.append(_clash(rigged, met, row, name, verdict, other=other))
     return found
+
+
+def _near_each_other(rigged: Rigged, room: _Room, asked: Flags) -> "_Met":
+    here, there = near_pairs(room.solids, room.solids, RODS_APART_M)
+    a, b = room.owner[here], room.owner[there]
+    keep = (a < b) & (asked[a] | asked[b])
+    keep[keep] = _strangers(rigged)[a[keep], b[keep]]
+    here, there, a, b = here[keep], there[keep], a[keep], b[keep]
+    long = np.array([rigged.setup.things[s.thing_id].long for s in rigged.stowed])
+    need = np.where(long[a] & long[b], RODS_APART_M, -TOUCH_M)
+    return _meeting(room.solids.take(here), room.solids.take(there), a, b, need)
 
 
 def _strangers(rigged: Rigged) -> Flags:
@@ -174,7 +222,14 @@ class _Met:
     gap_m: Array
     margin_m: Array
     at_m: Array
-    move_m: Array  # (n, k): how far along each of _WAYS clears
+    one: Solids
+    other: Solids
+    keep_m: Array
+
+    @cached_property
+    def move_m(self) -> Array:
+        """(n, k): how far along each of _WAYS clears."""
+        return moves_clear(self.one, self.other, self.keep_m, _WAYS)
 
 
 def _meeting(one: Solids, other: Solids, first: _Index, second: _Index, margin_m: Array) -> _Met:
@@ -190,7 +245,9 @@ def _meeting(one: Solids, other: Solids, first: _Index, second: _Index, margin_m
         found.gap_m[at],
         margin_m[rows],
         (found.here_m[at] + found.there_m[at]) / 2,
-        moves_clear(one.take(rows), other.take(rows), margin, _WAYS),
+        one.take(rows),
+        other.take(rows),
+        margin,
     )
 
 

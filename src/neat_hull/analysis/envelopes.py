@@ -30,7 +30,8 @@ KNUCKLES_M = 0.10  # how near the gunwale the lower hand passes, and how far it 
 _STROKE_OUT_M = 0.22  # of the gunwale: the shaft is held over the water
 _STROKE_UP_M = 0.30  # of the gunwale: under that the lower hand and shaft pass
 _FEET_M = (0.60, 0.50, 0.20)  # along, across, up: where feet stand and turn
-_FIGHT_M = (0.80, 0.60, 0.55)  # ahead of the seat, over the fish side, over the gunwale
+_FIGHT_M = (0.80, 0.60, 0.60)  # ahead of the seat, over the fish side, over the gunwale
+_FIGHT_FROM_M = 0.25  # over the gunwale: a line to a fish passes over what is lower
 _CAST_FAR_M, _CAST_WIDE_M, _CAST_UP_M = 1.40, 0.70, 0.90  # of the rod behind the casting shoulder
 _CAST_OUT_RAD = np.radians(25.0)  # off straight aft, to the casting side
 _REMOUNT_M = (0.80, 0.35)  # along the cockpit's side, up: chest and then knees come over it
@@ -202,7 +203,7 @@ def _fight(sitter: _Sitter) -> list[Needed]:
     side, seat = _SIDES[name], sitter.seat
     far, out, up = _FIGHT_M
     half, height = sitter.gunwale(seat.x_m + far / 2)
-    solids = _box((seat.x_m + 0.25, side * (half - 0.12), height + 0.04),
+    solids = _box((seat.x_m + 0.25, side * (half - 0.12), height + _FIGHT_FROM_M),
                   (seat.x_m + 0.25 + far, side * (half - 0.12 + out), height + up))  # fmt: skip
     return [Needed("fight", f"the side a fish is fought on, {name}", "cast", solids, 0.0, "watch",
                    spares=frozenset({"paddle"}))]  # fmt: skip

@@ -1,12 +1,17 @@
 """Everything live about a setup, in one pass."""
 
+from collections.abc import Sequence
+from dataclasses import dataclass
+
 import numpy as np
 
-from neat_hull.analysis import limits
 from neat_hull.analysis.bands import bands
 from neat_hull.analysis.clearance import clashes
 from neat_hull.analysis.envelopes import HATCH
+from neat_hull.analysis.findings.case import Case
+from neat_hull.analysis.findings.judge import judge
 from neat_hull.analysis.fits import misfit, slide_m
+from neat_hull.analysis.limits import Levels, limits_for
 from neat_hull.analysis.reaching import Come, come_by
 from neat_hull.analysis.rigging import Rigged, Stowed, as_tested, rig, spot
 from neat_hull.analysis.whereabouts import whereabouts
@@ -31,11 +36,36 @@ from neat_hull.physics.stability import first_zero
 CURVE_DEG = np.arange(0.0, 61.0, 5.0)  # past 60° nobody is still sitting in it
 
 
-def evaluate(setup: Setup) -> Figures:
-    """Weigh, float and reach. A boat that sinks or rolls over is an answer here, no error.
+@dataclass(frozen=True, eq=False)
+class Evaluated:
+    """A setup with its figures, and what they were made from; settled is None where it sinks."""
 
-    Raises InputErrors for measures that mean nothing.
+    rigged: Rigged
+    settled: hydrostatics.Settled | None
+    up: hydrostatics.Upright | None
+    figures: Figures
+
+
+def evaluate(
+    setup: Setup, elsewhere: Sequence[tuple[int, str]] = (), judged: bool = True
+) -> Figures:
+    """Weigh, float, reach and judge. A boat that sinks or rolls over is an answer, no error.
+
+    elsewhere are things (id) that another setup (name) of the same day has aboard as well; without
+    `judged` there are no findings. Raises InputErrors for measures that mean nothing.
     """
+    found = evaluated(setup)
+    return with_findings(found, elsewhere) if judged else found.figures
+
+
+def with_findings(found: Evaluated, elsewhere: Sequence[tuple[int, str]] = ()) -> Figures:
+    """The figures of an evaluated setup, with what is to be found in them."""
+    findings = judge(Case(found.rigged, found.settled, found.up, found.figures, elsewhere))
+    return found.figures.model_copy(update={"findings": findings})
+
+
+def evaluated(setup: Setup) -> Evaluated:
+    """As `evaluate`, before anything is judged."""
     rigged = rig(setup)
     weight = _weight(rigged)
     density = rigged.water_density_kg_m3
@@ -46,24 +76,29 @@ def evaluate(setup: Setup) -> Figures:
         )
     except (DoesNotFloat, NoBalance) as trouble:
         aboard = _aboard(rigged, None, met)
-        return Figures(weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
-                       aboard=aboard, clashes=met, bands=None)  # fmt: skip
+        return Evaluated(rigged, None, None, Figures(
+            weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
+            aboard=aboard, clashes=met, bands=None, findings=[],
+        ))  # fmt: skip
     up = hydrostatics.upright(settled)
-    return Figures(
-        weight=weight,
-        afloat=_afloat(rigged, settled, up),
+    afloat = _afloat(rigged, settled, up)
+    figures = Figures(
+        weight=_by_school(setup, weight, afloat),
+        afloat=afloat,
         trouble=None,
         curve=_curve(curve),
         strip=_strip(rigged, settled.rest),
         aboard=_aboard(rigged, curve, met),
         clashes=met,
         bands=bands(rigged, settled, up),
+        findings=[],
     )
+    return Evaluated(rigged, settled, up, figures)
 
 
-def require_afloat(setup: Setup) -> Figures:
+def require_afloat(setup: Setup, elsewhere: Sequence[tuple[int, str]] = ()) -> Figures:
     """Evaluate, and raise DoesNotFloat or NoBalance where the boat cannot carry what is aboard."""
-    figures = evaluate(setup)
+    figures = evaluate(setup, elsewhere)
     if figures.trouble is not None:
         rigged = rig(setup)
         hydrostatics.settle(rigged.floating, rigged.loads, rigged.water_density_kg_m3)
@@ -82,11 +117,6 @@ def _weight(rigged: Rigged) -> Weight:
         + (angler.mass_kg if angler.evidence == "guess" else 0.0)
     )
     working = None if boat.rated_kg is None else boat.rated_kg * boat.working_share
-    verdict: Verdict | None = None
-    if boat.rated_kg is not None and working is not None:
-        verdict = limits.OF_WORKING_SHARE.verdict(rated / working)
-        if rated > boat.rated_kg:
-            verdict = "stop"
     return Weight(
         carried_kg=carried,
         counted_kg=rated,
@@ -97,15 +127,38 @@ def _weight(rigged: Rigged) -> Weight:
         guessed_kg=guessed,
         rated_kg=boat.rated_kg,
         working_kg=working,
-        verdict=verdict,
+        freeboard_kg=None,
+        limit_kg=None,
+        verdict=None if boat.rated_kg is None or rated <= boat.rated_kg else "stop",
         carried_at=spot(rigged.carried_at_m),
+    )
+
+
+def _by_school(setup: Setup, weight: Weight, afloat: Afloat) -> Weight:
+    """With the verdict of the school that is asked; the rating is a stop in each of them.
+
+    What may be carried until the gunwale comes down to its target is told by kg per cm of draft.
+    """
+    table, school = limits_for(setup.judging), setup.judging.school
+    spare_m = afloat.least_freeboard_m - table["freeboard"].fine
+    freeboard = max(0.0, weight.counted_kg + 100 * spare_m * afloat.kg_per_cm)
+    limit = {
+        "working share": weight.working_kg,
+        "freeboard": freeboard,
+        "tightest": min(freeboard, weight.working_kg or np.inf),
+    }[school]
+    verdict = weight.verdict
+    if verdict is None and limit is not None:
+        verdict = table["share"].verdict(weight.counted_kg / max(limit, 1e-6))
+    return weight.model_copy(
+        update={"freeboard_kg": freeboard, "limit_kg": limit, "verdict": verdict}
     )
 
 
 def _afloat(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Upright) -> Afloat:
     rest = hydrostatics.equilibrium(settled)
     trim, heel = float(np.degrees(rest.trim_rad)), float(np.degrees(rest.heel_rad))
-    centre = rigged.loads.solid_centre_m
+    centre, limits = rigged.loads.solid_centre_m, limits_for(rigged.setup.judging)
     wells = [
         WellState(
             name=well.name,
@@ -113,7 +166,7 @@ def _afloat(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Upri
             deepest_at=_corner(rest),
             scuppers=well.scuppers,
             flooded=flooded,
-            verdict=_well_verdict(over, well.scuppers == "open", flooded),
+            verdict=_well_verdict(limits["floor"], over, well.scuppers == "open", flooded),
         )
         for well, over, flooded in zip(
             rigged.setup.boat.wells, rest.wells_over_m, rest.flooded, strict=True
@@ -121,15 +174,15 @@ def _afloat(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Upri
     ]
     return Afloat(
         trim_deg=trim,
-        trim_verdict=limits.TRIM_DEG.verdict(abs(trim)),
+        trim_verdict=limits["trim"].verdict(abs(trim)),
         heel_deg=heel,
-        heel_verdict=limits.LIST_DEG.verdict(abs(heel)),
+        heel_verdict=limits["list"].verdict(abs(heel)),
         offset_moment_kg_m=rigged.loads.total_kg * float(centre[1]),
         draft_aft_m=rest.draft_aft_m,
         draft_mid_m=rest.draft_mid_m,
         draft_fwd_m=rest.draft_fwd_m,
         gm_m=up.gm_m,
-        gm_verdict=limits.SEATED_GM_M.verdict(up.gm_m),
+        gm_verdict=limits["gm"].verdict(up.gm_m),
         least_freeboard_m=rest.least_freeboard_m,
         least_freeboard_x_m=rest.least_freeboard_x_m,
         kg_per_cm=up.kg_per_cm_immersion,
@@ -146,10 +199,10 @@ def _corner(rest: hydrostatics.Equilibrium) -> str:
     return end if abs(rest.heel_rad) < np.radians(0.1) else f"{end}, {side}"
 
 
-def _well_verdict(over_m: float, drains: bool, flooded: bool) -> Verdict:
+def _well_verdict(levels: Levels, over_m: float, drains: bool, flooded: bool) -> Verdict:
     if flooded:
         return "stop"
-    return limits.FLOOR_OVER_WATER_M.verdict(over_m) if drains else "fine"
+    return levels.verdict(over_m) if drains else "fine"
 
 
 def _curve(curve: hydrostatics.RightingCurve) -> Curve:

@@ -6,13 +6,8 @@ from typing import Literal, get_args
 import numpy as np
 
 from neat_hull.analysis.bands import bands
-from neat_hull.analysis.limits import (
-    FLOOR_OVER_WATER_M,
-    LIST_DEG,
-    OF_WORKING_SHARE,
-    SEATED_GM_M,
-    TRIM_DEG,
-)
+from neat_hull.analysis.evaluate import evaluated
+from neat_hull.analysis.limits import BASE
 from neat_hull.analysis.rigging import Rigged, as_tested, rig
 from neat_hull.model.figures import How, HowRow
 from neat_hull.model.setup import Setup
@@ -30,9 +25,9 @@ _WINS = "The maker's rating and instructions win over any figure here."
 
 def explain(setup: Setup, figure: Figure) -> How:
     """Recompute a setup and lay open one figure. Raises DoesNotFloat or NoBalance like `settle`."""
-    rigged = rig(setup)
     if figure == "weight":
-        return _weight(rigged)
+        return _weight(setup)
+    rigged = rig(setup)
     settled = hydrostatics.settle(rigged.floating, rigged.loads, rigged.water_density_kg_m3)
     band = bands(rigged, settled, hydrostatics.upright(settled))
     rows: dict[Figure, HowRow] = {
@@ -45,8 +40,8 @@ def explain(setup: Setup, figure: Figure) -> How:
     return how.model_copy(update={"band": rows[figure], "sure": f"{_HULL[band.hull]} {_WINS}"})
 
 
-def _weight(rigged: Rigged) -> How:
-    setup, boat = rigged.setup, as_tested(rigged.setup.boat)
+def _weight(setup: Setup) -> How:
+    boat, weight = as_tested(setup.boat), evaluated(setup).figures.weight
     gear = sum(setup.things[i].mass_now_kg for i in setup.places)
     rows = [
         HowRow(label="Angler, dressed for the water", value=setup.angler.mass_kg, kind="mass"),
@@ -60,11 +55,15 @@ def _weight(rigged: Rigged) -> How:
             HowRow(label="Working share", value=boat.working_share, kind="ratio"),
             HowRow(label="Rating × share", value=boat.rated_kg * boat.working_share, kind="mass"),
         ]
+    if weight.freeboard_kg is not None:
+        rows.append(HowRow(label="By the freeboard target", value=weight.freeboard_kg, kind="mass"))
+    if weight.limit_kg is not None:
+        rows.append(HowRow(label="Limit that is judged by", value=weight.limit_kg, kind="mass"))
     return How(
         title="Weight carried",
-        plain="Everything the boat carries, against what its maker allows. "
-        + OF_WORKING_SHARE.reason,
-        formula="carried = angler + gear;  working share = rating × share",
+        plain="Everything the boat carries, against what its maker allows. " + BASE["share"].reason,
+        formula="carried = angler + gear;  working share = rating × share;  by freeboard = counted "
+        "+ (gunwale − target) × kg per cm;  judged by the tightest, unless one is chosen",
         rows=rows,
         sure="As sure as the weights: weighed beats a label, a label beats a guess.",
     )
@@ -76,7 +75,7 @@ def _trim(rigged: Rigged, settled: hydrostatics.Settled) -> How:
     return How(
         title="Bow up or down (trim)",
         plain="The boat turns in the water until the lift acts right under the weight. "
-        + TRIM_DEG.reason,
+        + BASE["trim"].reason,
         formula="ρV = M  and  (r_B − r_G)·l = 0, solved together with heel",
         rows=[
             *_common(rigged, rest),
@@ -96,7 +95,7 @@ def _list(rigged: Rigged, settled: hydrostatics.Settled) -> How:
     return How(
         title="Lean at rest (list)",
         plain="Weight off the middle leans the boat until the lift has moved as far. "
-        + LIST_DEG.reason,
+        + BASE["list"].reason,
         formula="(r_B − r_G)·t = 0;  for small angles tan φ ≈ off-centre moment ÷ (M·GM)",
         rows=[
             *_common(rigged, rest),
@@ -114,7 +113,7 @@ def _gm(rigged: Rigged, settled: hydrostatics.Settled) -> How:
     return How(
         title="Steadiness (metacentric height, GM)",
         plain="How hard the boat pushes back against the first degrees of a lean, seated. "
-        + SEATED_GM_M.reason,
+        + BASE["gm"].reason,
         formula="GM = KB + BM − KG − Σρi ÷ M,  BM = I ÷ V",
         rows=[
             *_common(rigged, rest),
@@ -132,7 +131,7 @@ def _wells(rigged: Rigged, settled: hydrostatics.Settled) -> How:
     return How(
         title="Dry floors",
         plain="How far the lowest corner of each floor stands over the water. "
-        + FLOOR_OVER_WATER_M.reason,
+        + BASE["floor"].reason,
         formula="height over the water plane z = c − x·tan θ − y·tan φ, square to it",
         rows=[
             *_common(rigged, rest),

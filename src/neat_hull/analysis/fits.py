@@ -63,7 +63,7 @@ def is_top(other: Thing) -> bool:
     """What something else may stand on: an arm, or a thing with a top that nobody needs."""
     if other.long or other.kind == "holder":
         return other.long and other.kind == "holder"
-    return other.kind != "seat"
+    return other.kind not in ("seat", "drive")
 
 
 def holds(thing: Thing) -> bool:

@@ -1,5 +1,7 @@
 """How rods lie: butts and legs, reels and gunwales, tips past the ends, and where one is parked."""
 
+from dataclasses import dataclass
+
 import numpy as np
 
 from neat_hull.analysis.envelopes import gunwale_m, needed
@@ -13,35 +15,57 @@ _BUTT_RADIUS_M = 0.02
 _HAND_OUT = 0.75  # of a straight arm: how a rod is held pointed at the water
 
 
-def rod_lies(rigged: Rigged) -> list[RodLie]:
+@dataclass(frozen=True)
+class RodEnds:
+    """Where a rod ends, and how far that is past hull and seat; as in `RodLie`."""
+
+    thing_id: int
+    butt: tuple[float, float, float]
+    reel: tuple[float, float, float]
+    tip: tuple[float, float, float]
+    reel_out_m: float | None
+    tip_past_bow_m: float
+    tip_past_stern_m: float
+    tip_past_beam_m: float
+    tip_over_seat_m: float
+
+
+def rod_ends(rigged: Rigged) -> list[RodEnds]:
     """Every rod aboard, bow to stern."""
-    found = [_lie(rigged, one) for one in rigged.stowed if _is_rod(rigged, one)]
+    found = [_ends(rigged, one) for one in rigged.stowed if _is_rod(rigged, one)]
     return sorted(found, key=lambda one: -one.butt[0])
+
+
+def rod_lies(rigged: Rigged) -> list[RodLie]:
+    """The same, with how near each butt comes to the body."""
+    found = []
+    for ends in rod_ends(rigged):
+        gap, leg = _butt_gap(rigged, ends.butt, ends.reel)
+        row = {name: value for name, value in vars(ends).items() if name != "reel"}
+        found.append(RodLie(**row, leg_gap_m=gap, leg=leg))
+    return found
 
 
 def _is_rod(rigged: Rigged, stowed: Stowed) -> bool:
     return rigged.setup.things[stowed.thing_id].shape == "rod"
 
 
-def _lie(rigged: Rigged, stowed: Stowed) -> RodLie:
+def _ends(rigged: Rigged, stowed: Stowed) -> RodEnds:
     hull, seat = rigged.floating.hull, rigged.setup.seat
     thing, stand = rigged.setup.things[stowed.thing_id], stowed.stand
     assert stowed.tip_m is not None, "a rod has a tip"
-    tip, butt = stowed.tip_m, (stand.x_m, stand.y_m, stand.base_z_m)
-    reel = stand.at(thing.reel_at_m)
+    tip, reel = stowed.tip_m, stand.at(thing.reel_at_m)
     out = abs(reel[1]) - gunwale_m(hull, reel[0])[0]
-    gap, leg = _butt_gap(rigged, butt, reel)
-    return RodLie(
+    return RodEnds(
         thing_id=stowed.thing_id,
-        butt=butt,
+        butt=(stand.x_m, stand.y_m, stand.base_z_m),
+        reel=reel,
         tip=tip,
         reel_out_m=None if thing.reel == "none" else out,
         tip_past_bow_m=tip[0] - hull.x_fwd_m,
         tip_past_stern_m=hull.x_aft_m - tip[0],
         tip_past_beam_m=abs(tip[1]) - float(hull.half_breadth_m.max()),
         tip_over_seat_m=tip[2] - seat.z_m,
-        leg_gap_m=gap,
-        leg=leg,
     )
 
 

@@ -11,7 +11,7 @@ from starlette.responses import Response
 from starlette.types import Scope
 
 from neat_hull import __version__
-from neat_hull.api import anglers, boat, changes, gear, instrument, setup_files, setups
+from neat_hull.api import anglers, boat, changes, gear, instrument, judgement, setup_files, setups
 from neat_hull.api.guard import Guard
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body
 from neat_hull.api.state import SetupCache
@@ -44,6 +44,7 @@ def create_app(
     v1.include_router(boat.router)
     v1.include_router(anglers.router)
     v1.include_router(gear.router)
+    v1.include_router(judgement.router)
     v1.include_router(instrument.router)
     app.include_router(v1)
     for kind in STATUS:

@@ -12,7 +12,7 @@ from neat_hull.analysis.evaluate import require_afloat
 from neat_hull.analysis.lining_up import Way, lined_up
 from neat_hull.analysis.rigging import rig
 from neat_hull.api.setups import Seen, TrialPlace
-from neat_hull.api.state import Db, SetupId, SetupState, ThingId, state_of
+from neat_hull.api.state import Db, SetupId, SetupState, ThingId, elsewhere_of, state_of
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance, NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
@@ -95,9 +95,9 @@ class ThingChange(Seen):
 def put_place(setup_id: SetupId, thing_id: ThingId, body: PlaceChange, db: Db) -> SetupState:
     """Put a thing aboard, or move it."""
     stored = load_setup(db, setup_id)
-    name = _thing(stored, thing_id).name
+    name = require_thing(stored, thing_id).name
     verb = "Move" if thing_id in stored.setup.places else "Put aboard:"
-    _require_free(stored, thing_id, body.place)
+    require_free(stored, thing_id, body.place)
     step = [Change("place", thing_id, body.place.model_dump())]
     return apply_step(db, setup_id, body.revision, f"{verb} {name}", step, "place")
 
@@ -108,14 +108,14 @@ def put_places(setup_id: SetupId, body: PlacesChange, db: Db) -> SetupState:
     stored = load_setup(db, setup_id)
     step: list[Change] = []
     for one in body.places:
-        _thing(stored, one.thing_id)
-        _require_free(stored, one.thing_id, one.place)
+        require_thing(stored, one.thing_id)
+        require_free(stored, one.thing_id, one.place)
         if one.place is not None:
             step.append(Change("place", one.thing_id, one.place.model_dump()))
         elif one.thing_id in stored.setup.places:
-            step += _ashore(stored.setup, one.thing_id)
+            step += ashore(stored.setup, one.thing_id)
     names = _named(stored.setup, [one.thing_id for one in body.places])
-    return apply_step(db, setup_id, body.revision, f"{body.verb}: {names}", _once(step), "place")
+    return apply_step(db, setup_id, body.revision, f"{body.verb}: {names}", once(step), "place")
 
 
 @router.post("/line-up")
@@ -123,7 +123,7 @@ def line_up(setup_id: SetupId, body: LineUp, db: Db) -> SetupState:
     """Mirror things to the other side, or bring them into line, as one step."""
     stored = load_setup(db, setup_id)
     for thing_id in body.thing_ids:
-        _thing(stored, thing_id)
+        require_thing(stored, thing_id)
     places = lined_up(rig(stored.setup), body.thing_ids, body.way)
     if not places:
         raise InputError("thing_ids", None, "all of them are locked; unlock them first")
@@ -138,7 +138,7 @@ def duplicate(setup_id: SetupId, body: Duplicates, db: Db) -> SetupState:
     """Have things twice, each with what it holds; a copy stands beside its original."""
     stored = load_setup(db, setup_id)
     for thing_id in body.thing_ids:
-        _thing(stored, thing_id)
+        require_thing(stored, thing_id)
     step = [
         change
         for thing_id, thing, place in duplicates(stored.setup, body.thing_ids, next_thing_id(db))
@@ -155,11 +155,11 @@ def duplicate(setup_id: SetupId, body: Duplicates, db: Db) -> SetupState:
 def take_ashore(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> SetupState:
     """Take a thing ashore, with all it holds."""
     stored = load_setup(db, setup_id)
-    name = _thing(stored, thing_id).name
+    name = require_thing(stored, thing_id).name
     if thing_id not in stored.setup.places:
         raise NotFoundError(f"{name} is not aboard")
-    _require_free(stored, thing_id, None)
-    step = _ashore(stored.setup, thing_id)
+    require_free(stored, thing_id, None)
+    step = ashore(stored.setup, thing_id)
     with_it = f" and {len(step) - 1} in or on it" if len(step) > 1 else ""
     label = f"Take ashore: {name}{with_it}"
     return apply_step(db, setup_id, revision, label, step, "place")
@@ -180,7 +180,7 @@ def put_angler(setup_id: SetupId, body: AnglerChange, db: Db) -> SetupState:
     stored = load_setup(db, setup_id)
     step = [
         Change("angler", stored.angler_id, body.angler.model_dump()),
-        _setup_row(setup_id, stored.setup.model_copy(update={"seat": body.seat})),
+        setup_row(setup_id, stored.setup.model_copy(update={"seat": body.seat})),
     ]
     return apply_step(db, setup_id, body.revision, "Change the angler", step, "angler.mass_kg")
 
@@ -189,7 +189,7 @@ def put_angler(setup_id: SetupId, body: AnglerChange, db: Db) -> SetupState:
 def put_setup(setup_id: SetupId, body: SetupChange, db: Db) -> SetupState:
     """Rename a setup, change its water, or say when it goes out."""
     changed = body.model_dump(exclude={"revision"})
-    step = [_setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
+    step = [setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
     return apply_step(db, setup_id, body.revision, "Change the setup", step, "water")
 
 
@@ -197,7 +197,7 @@ def put_setup(setup_id: SetupId, body: SetupChange, db: Db) -> SetupState:
 def put_demands(setup_id: SetupId, body: DemandsChange, db: Db) -> SetupState:
     """Set the numbers that demands are asked with."""
     changed = {"demands": body.demands}
-    step = [_setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
+    step = [setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
     return apply_step(db, setup_id, body.revision, "Set the demands", step, "demands")
 
 
@@ -213,7 +213,7 @@ def add_thing(setup_id: SetupId, body: ThingChange, db: Db) -> SetupState:
 @router.put("/things/{thing_id}")
 def put_thing(setup_id: SetupId, thing_id: ThingId, body: ThingChange, db: Db) -> SetupState:
     """Change a thing's weight, size or name."""
-    _thing(load_setup(db, setup_id), thing_id)
+    require_thing(load_setup(db, setup_id), thing_id)
     step = [Change("thing", thing_id, body.thing.model_dump())]
     return apply_step(
         db, setup_id, body.revision, f"Change {body.thing.name}", step, "thing.mass_kg"
@@ -224,32 +224,34 @@ def put_thing(setup_id: SetupId, thing_id: ThingId, body: ThingChange, db: Db) -
 def drop_thing(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> SetupState:
     """Strike a thing off the gear, taking it ashore first."""
     stored = load_setup(db, setup_id)
-    name = _thing(stored, thing_id).name
+    name = require_thing(stored, thing_id).name
     step = [Change("thing", thing_id, None)]
     if thing_id in stored.setup.places:
-        step = [*_ashore(stored.setup, thing_id), *step]
+        step = [*ashore(stored.setup, thing_id), *step]
     return apply_step(db, setup_id, revision, f"Strike off {name}", step, "thing")
 
 
-def _setup_row(setup_id: int, setup: Setup) -> Change:
+def setup_row(setup_id: int, setup: Setup) -> Change:
+    """The row of a setup itself, as a change of it."""
     row = setup.model_dump(exclude={"boat", "angler", "things", "places"})
     return Change("setup", setup_id, row)
 
 
-def _thing(stored: StoredSetup, thing_id: int) -> Thing:
+def require_thing(stored: StoredSetup, thing_id: int) -> Thing:
+    """A thing of the pile. Raises NotFoundError."""
     thing = stored.setup.things.get(thing_id)
     if thing is None:
         raise NotFoundError(f"there is no thing {thing_id}")
     return thing
 
 
-def _ashore(setup: Setup, thing_id: int) -> list[Change]:
+def ashore(setup: Setup, thing_id: int) -> list[Change]:
     """Take a thing ashore with all it holds, the last first."""
     held = [thing_id, *held_by(setup, thing_id)]
     return [Change("place", one, None) for one in reversed(held)]
 
 
-def _once(step: list[Change]) -> list[Change]:
+def once(step: list[Change]) -> list[Change]:
     """Each row once: a crate and what is in it may both be asked to go ashore."""
     return list({(one.kind, one.key): one for one in step}.values())
 
@@ -259,7 +261,7 @@ def _named(setup: Setup, thing_ids: list[int]) -> str:
     return names[0] if len(names) == 1 else f"{names[0]} and {len(names) - 1} more"
 
 
-def _require_free(stored: StoredSetup, thing_id: int, place: Place | None) -> None:
+def require_free(stored: StoredSetup, thing_id: int, place: Place | None) -> None:
     """A locked thing stays; unlocking, and changes of its group, are no moves."""
     old = stored.setup.places.get(thing_id)
     if old is None or not old.locked:
@@ -309,6 +311,6 @@ def write_step(
     stored = load_setup(db, setup_id)
     require_nested(stored.setup)
     try:
-        return stored, require_afloat(stored.setup)
+        return stored, require_afloat(stored.setup, elsewhere_of(stored))
     except (DoesNotFloat, NoBalance) as trouble:
         raise InputError(field, None, f"with this the boat {trouble}") from trouble

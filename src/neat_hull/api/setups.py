@@ -15,13 +15,23 @@ from neat_hull.analysis.offering import targets
 from neat_hull.analysis.reach_sheet import reach_sheet, reaching_for
 from neat_hull.analysis.rigging import rig
 from neat_hull.analysis.starting import FirstMeasures, starting_setup
-from neat_hull.api.state import Db, SetupCache, SetupId, SetupState, ThingId, draw, state_of
+from neat_hull.api.state import (
+    Db,
+    SetupCache,
+    SetupId,
+    SetupState,
+    ThingId,
+    draw,
+    elsewhere_of,
+    state_of,
+)
 from neat_hull.errors import InputError, NotFoundError
 from neat_hull.model.afloat import Sheet
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.figures import Answer, Drawing, Figures, How
+from neat_hull.model.judging import Judging
 from neat_hull.model.nesting import held_by, require_nested
 from neat_hull.model.reach import Reaching, ReachSheet
 from neat_hull.model.setup import Angler, Place, Posture, SeatPlace, Setup
@@ -60,6 +70,7 @@ class Trial(Model):
     water: Water | None = None
     demands: DemandNumbers | None = None
     posture: Posture | None = None
+    judging: Judging | None = None
 
     def on(self, kept: Setup) -> Setup:
         """The setup as it would be. Raises InputError for a thing that is not there."""
@@ -75,7 +86,7 @@ class Trial(Model):
                 places[one.thing_id] = one.place
         changed = {
             name: getattr(self, name)
-            for name in ("boat", "angler", "seat", "water", "demands", "posture")
+            for name in ("boat", "angler", "seat", "water", "demands", "posture", "judging")
             if getattr(self, name) is not None
         }
         tried = kept.model_copy(update={"places": places, **changed})
@@ -122,9 +133,12 @@ def setup(setup_id: SetupId, db: Db) -> SetupState:
 def preview(setup_id: SetupId, body: Trial, db: Db, request: Request) -> Response:
     """Figures as they would be; computes and stores nothing."""
     cache: SetupCache = request.app.state.cache
-    tried = body.on(cache.load(db, setup_id).setup)
+    kept = cache.load(db, setup_id)
+    tried = body.on(kept.setup)
     shape = body.boat or body.angler or body.seat
-    answer = Preview(figures=evaluate(tried), drawing=draw(tried) if shape else None)
+    # A boat being measured is not judged yet: its cross curves would be worked out at every digit.
+    figures = evaluate(tried, elsewhere_of(kept), judged=body.boat is None)
+    answer = Preview(figures=figures, drawing=draw(tried) if shape else None)
     # Written out here: the framework would build and check the model a second time, in a drag.
     return Response(answer.model_dump_json(), media_type="application/json")
 

@@ -77,10 +77,15 @@ def state_of(stored: StoredSetup, figures: Figures | None = None) -> SetupState:
         undo_label=stored.undo_label,
         redo_label=stored.redo_label,
         setup=stored.setup,
-        figures=figures or evaluate(stored.setup),
+        figures=figures or evaluate(stored.setup, elsewhere_of(stored)),
         drawing=draw(stored.setup),
         elsewhere=stored.elsewhere,
     )
+
+
+def elsewhere_of(stored: StoredSetup) -> list[tuple[int, str]]:
+    """Things that another setup of the day has aboard too, as the core asks for them."""
+    return [(one.thing_id, one.setup) for one in stored.elsewhere]
 
 
 def draw(setup: Setup) -> Drawing:

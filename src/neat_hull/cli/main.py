@@ -92,7 +92,7 @@ def check(
     setup: Annotated[Path, typer.Argument(help="A setup file, JSON.")],
     as_json: Annotated[bool, typer.Option("--json", help="All figures as JSON.")] = False,
 ) -> None:
-    """Evaluate a whole setup file: figures and verdicts."""
+    """Evaluate a whole setup file: figures and findings; exit status 1 when one is a stop."""
     from neat_hull.analysis.evaluate import require_afloat
     from neat_hull.cli.report import lines
     from neat_hull.files.setup_file import read_setup_file
@@ -102,6 +102,8 @@ def check(
     except NeatHullError as error:
         _refuse(str(setup), error)
     typer.echo(figures.model_dump_json(indent=2) if as_json else "\n".join(lines(figures)))
+    if any(one.verdict == "stop" and one.accepted is None for one in figures.findings):
+        raise typer.Exit(1)
 
 
 @app.command()

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from neat_hull.model.figures import Figures
+from neat_hull.model.figures import Figures, HowKind, Said
 
 _MARK = {"fine": "✓", "watch": "●", "fix": "▲", "stop": "■"}
 
@@ -27,3 +27,32 @@ def lines(figures: Figures) -> Iterator[str]:
     zones = [one.zone for one in figures.aboard]
     far = zones.count("leave") + zones.count("ashore")
     yield f"  in hand {zones.count('hand')}, not from the seat {far} of {len(zones)}"
+    where = ""
+    for finding in sorted(figures.findings, key=lambda one: one.accepted is not None):
+        place = "Accepted" if finding.accepted is not None else "To look at"
+        if place != where:
+            yield f"{place}:"
+            where = place
+        yield f"{_MARK[finding.verdict]} {said(finding.title)} [{finding.where}]"
+        if finding.accepted is not None:
+            yield f"    {finding.accepted_on}: {finding.accepted}"
+        else:
+            yield f"    {finding.why}"
+            yield f"    → {said(finding.clear)}"
+
+
+_UNIT: dict[HowKind, tuple[float, str, int]] = {
+    "mass": (1.0, "\u00a0kg", 1), "length": (100.0, "\u00a0cm", 1), "angle": (1.0, "°", 1),
+    "ratio": (100.0, "\u00a0%", 0), "moment": (1.0, "\u00a0kg·m", 1), "count": (1.0, "", 0),
+    "price": (1.0, "", 0), "warmth": (1.0, "\u00a0°C", 0), "volume": (1000.0, "\u00a0L", 1),
+}  # fmt: skip
+
+
+def said(words: Said) -> str:
+    """Words with their amounts, metric."""
+    parts = words.text.split("{}")
+    out = parts[0]
+    for amount, rest in zip(words.amounts, parts[1:], strict=False):
+        factor, unit, digits = _UNIT.get(amount.kind, (1.0, "", 2))
+        out += f"{factor * amount.value:.{digits}f}{unit}{rest}"
+    return out

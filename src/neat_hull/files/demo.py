@@ -5,6 +5,8 @@ from importlib.resources import files
 from typing import Any
 
 from neat_hull.model.boat import Boat
+from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.judging import Judging
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 
@@ -29,6 +31,9 @@ def demo_setups() -> list[Setup]:
             water=row["water"],
             seat=seat,
             things=things,
+            demands=DemandNumbers(**row.get("demands", {})),
+            judging=Judging(**row.get("judging", {})),
+            water_temp_c=row.get("water_temp_c"),
             places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},
         )
 

@@ -26,6 +26,7 @@ _TEXT = ("name", "shape", "evidence", "kind", "weighed_on", "use", "fixed", "not
          "reel", "opens")  # fmt: skip
 _FLAGS = ("leashed", "floats", "wants_dry", "worn", "bought", "sloshes")
 _NUMBERS = ("filled", "price")
+_LISTS = ("serves",)  # parted by semicolons
 _YES, _NO = {"yes", "y", "true", "1", "x"}, {"no", "n", "false", "0", ""}
 _USUAL = {"shape": "box", "evidence": "guess", "length_m": 0.2, "width_m": 0.15, "height_m": 0.1}
 MOST_ROWS = 2000
@@ -34,7 +35,7 @@ COLUMNS = (
     "name", "kind", "mass_kg", "evidence", "weighed_on", "empty_kg", "filled", "shape", "length_m",
     "width_m", "height_m", "offset_x_m", "offset_y_m", "offset_z_m", "use", "fixed", "leashed",
     "floats", "wants_dry", "worn", "sloshes", "price", "bought", "butt_m", "reel",
-    "inner_length_m", "inner_width_m", "inner_height_m", "opens", "notes",
+    "inner_length_m", "inner_width_m", "inner_height_m", "opens", "serves", "notes",
 )  # fmt: skip
 
 
@@ -99,6 +100,8 @@ def _cell(value: Any) -> str:
         return "yes" if value else "no"
     if isinstance(value, float):
         return repr(value)
+    if isinstance(value, list):
+        return "; ".join(value)
     text = str(value)
     # As text, not as a formula: the mark is taken off again when read back.
     return f"'{text}" if text[:1] in ("=", "+", "-", "@", "\t", "\r", "'") else text
@@ -110,7 +113,7 @@ def _column(cell: str) -> tuple[str, float]:
     base, _, unit = name.rpartition("_")
     if base in _UNITS and unit in _UNITS[base]:
         return _SI.get(base, f"{base}_m"), _UNITS[base][unit]
-    if name in (*_TEXT, *_FLAGS, *_NUMBERS):
+    if name in (*_TEXT, *_FLAGS, *_NUMBERS, *_LISTS):
         return name, 1.0
     return "", 1.0  # a column of the user's own; it is left alone
 
@@ -141,6 +144,8 @@ def _value(name: str, factor: float, cell: str) -> Any:
         if cell.lower() in _NO:
             return False
         raise ValueError(cell)
+    if name in _LISTS:
+        return [part.strip() for part in cell.split(";") if part.strip()]
     if name in _TEXT:
         return cell[1:] if cell[:1] == "'" else cell
     return float(cell.replace(",", ".")) * factor

@@ -14,6 +14,7 @@ from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.base import Model, input_errors
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.judging import Judging
 from neat_hull.model.nesting import require_nested
 from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace, Setup
 from neat_hull.model.thing import Thing
@@ -51,6 +52,7 @@ class SetupFile(Model):
     day: Day | None = None
     water_temp_c: float | None = Field(default=None, ge=-2, le=40)
     posture: Posture = "sits"
+    judging: Judging = Judging()
     gear: list[FileThing] = Field(max_length=2000)
     placements: list[FilePlacement] = Field(max_length=2000)
 
@@ -70,6 +72,7 @@ def write_setup(setup: Setup) -> str:
         day=setup.day,
         water_temp_c=setup.water_temp_c,
         posture=setup.posture,
+        judging=setup.judging,
         gear=[FileThing(id=i, **setup.things[i].model_dump(exclude={"photo"})) for i in aboard],
         placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
     )
@@ -114,6 +117,7 @@ def read_setup(data: bytes) -> Setup:
         day=file.day,
         water_temp_c=file.water_temp_c,
         posture=file.posture,
+        judging=file.judging,
     )
     require_nested(setup)
     return setup

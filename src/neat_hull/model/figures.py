@@ -11,8 +11,9 @@ from pydantic import BaseModel, ConfigDict
 Verdict = Literal["fine", "watch", "fix", "stop"]
 ReachZone = Literal["hand", "lean", "twist", "leave", "ashore"]
 HowKind = Literal[
-    "mass", "length", "angle", "area", "volume", "moment", "ratio", "density", "energy"
-]
+    "mass", "length", "angle", "area", "volume", "moment", "ratio", "density", "energy", "count",
+    "price", "warmth",
+]  # fmt: skip
 Spot = tuple[float, float, float]
 
 
@@ -25,7 +26,8 @@ class Answer(BaseModel):
 class Weight(Answer):
     """What is carried, and what counts to the rating: with the boat, where its maker says so.
 
-    carried_at is the centre of all that is carried.
+    freeboard_kg is what could be carried until the gunwale comes down to its target, and limit_kg
+    the tightest of the schools that are asked. carried_at is the centre of all that is carried.
     """
 
     carried_kg: float
@@ -37,6 +39,8 @@ class Weight(Answer):
     guessed_kg: float
     rated_kg: float | None
     working_kg: float | None
+    freeboard_kg: float | None
+    limit_kg: float | None
     verdict: Verdict | None
     carried_at: Spot
 
@@ -109,8 +113,8 @@ class Said(Answer):
     @classmethod
     def of(cls, text: str, **amounts: float) -> "Said":
         """Words and amounts, each named by its kind, in the order of the words."""
-        return cls(text=text, amounts=[
-            Amount.model_construct(kind=cast(HowKind, kind), value=value)
+        return cls.model_construct(text=text, amounts=[
+            Amount.model_construct(kind=cast(HowKind, kind), value=float(value))
             for kind, value in amounts.items()
         ])  # fmt: skip
 
@@ -197,19 +201,65 @@ class WeighFirst(Answer):
 
 
 class Bands(Answer):
-    """± of the figures, from the evidence of each weight and of the hull."""
+    """± of the figures, from the evidence of each weight and of the hull.
+
+    *_by_weights is the part that weighing what is aboard would take away.
+    """
 
     carried_kg: float
     draft_m: float
     trim_deg: float
     list_deg: float
     gm_m: float
+    trim_by_weights_deg: float
+    list_by_weights_deg: float
+    gm_by_weights_m: float
     hull: Literal["estimate", "calibrated"]
     weigh_first: list[WeighFirst]
 
 
+Topic = Literal[
+    "load", "level", "steadiness", "evidence", "reach", "room", "rods", "fit", "capsize",
+    "anchor", "basics", "trip",
+]  # fmt: skip
+
+
+class Finding(Answer):
+    """Something to look at: what, where, figure against limit, why it matters, what would clear it.
+
+    key names it from one evaluation to the next. `band` is the ± of the figure. badness grows as it
+    gets worse; it compares a finding with itself alone. caution defers to a law or a label.
+    accepted is why somebody lives with it, since the day accepted_on; returned says that it was
+    accepted, and is worse since.
+    """
+
+    key: str
+    code: str
+    topic: Topic
+    verdict: Verdict
+    title: Said
+    thing_id: int | None
+    other_id: int | None
+    where: str
+    at: Spot | None
+    figure: Amount | None
+    band: float | None
+    limit: Amount | None
+    limit_key: str | None
+    why: str
+    clear: Said
+    caution: str
+    badness: float
+    accepted: str | None
+    accepted_on: str | None
+    returned: bool
+
+
 class Figures(Answer):
-    """Everything live about a setup. `trouble` says why there is no `afloat`."""
+    """Everything live about a setup. `trouble` says why there is no `afloat`.
+
+    findings are what is worth looking at, the worst first.
+    """
 
     weight: Weight
     afloat: Afloat | None
@@ -219,6 +269,7 @@ class Figures(Answer):
     aboard: list[Aboard]
     clashes: list[Clash]
     bands: Bands | None
+    findings: list[Finding]
 
 
 class Limb(Answer):

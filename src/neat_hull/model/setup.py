@@ -7,6 +7,7 @@ from pydantic import Field
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Evidence
 from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.judging import Judging
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 
@@ -109,3 +110,4 @@ class Setup(Model):
     day: Day | None = None
     water_temp_c: float | None = Field(default=None, ge=-2, le=40)
     posture: Posture = "sits"
+    judging: Judging = Judging()

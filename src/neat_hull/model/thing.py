@@ -16,8 +16,10 @@ Fixed = Literal["track bolt", "ball", "flush tube", "strap", "bungee", "hook-and
                 "loose"]  # fmt: skip
 Shape = Literal["box", "cylinder", "bag", "rod", "pole"]
 Reel = Literal["none", "under", "over"]
+Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]
 Opens = Literal["open", "lid", "zip", "roll top"]
 KINDS, USES, FIXINGS = get_args(Kind), get_args(Use), get_args(Fixed)
+SERVICES: tuple[Serves, ...] = get_args(Serves)
 
 # From the butt's end to the reel, and how deep it sits in a tube: typical of boat and casting rods.
 BUTT_SHARE, BURY_M = 0.17, 0.20
@@ -29,7 +31,7 @@ class Thing(Model):
 
     A cylinder stands on its end, its length the diameter; a bag gives way a little. The reel hangs
     under a rod or sits over it, butt_m from the butt's end. A container has an inner size, and
-    `opens` says how one gets in.
+    `opens` says how one gets in. `serves` says which of the basics it is, to a check for them.
 
     mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
     `filled` says how much of the difference is in it. Its weight acts at the middle of its box
@@ -68,6 +70,7 @@ class Thing(Model):
     inner_width_m: float | None = Field(default=None, gt=0, le=2)
     inner_height_m: float | None = Field(default=None, gt=0, le=2)
     opens: Opens = "open"
+    serves: list[Serves] = Field(default=[], max_length=7)
 
     @property
     def long(self) -> bool:

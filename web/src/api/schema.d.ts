@@ -104,6 +104,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Side By Side
+         * @description Two to four setups, or past states of them, held against the first; changes nothing.
+         */
+        post: operations["side_by_side"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/instrument": {
         parameters: {
             query?: never;
@@ -272,6 +292,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Accept
+         * @description Live with a finding, for a reason; it comes back when it gets worse.
+         */
+        put: operations["accept"];
+        post?: never;
+        /**
+         * Take Back
+         * @description Live with a finding no longer.
+         */
+        delete: operations["take_back"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Advice
+         * @description The best moves for a finding, or for the whole boat, of a trial; changes nothing.
+         */
+        post: operations["advice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/afloat": {
         parameters: {
             query?: never;
@@ -326,6 +390,28 @@ export interface paths {
          */
         put: operations["archive"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/arrange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Arrange
+         * @description Choose places for all that may be moved: a line of JSON a round, each with the best so far.
+         *
+         *     Whoever has enough hangs up. Changes nothing.
+         */
+        post: operations["arrange"];
         delete?: never;
         options?: never;
         head?: never;
@@ -596,6 +682,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/judging": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Judging
+         * @description Choose water, hand and school, and move limits.
+         */
+        put: operations["put_judging"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Limits
+         * @description The limits that this setup is judged by, those of its profile, and why.
+         */
+        get: operations["limits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/line-up": {
         parameters: {
             query?: never;
@@ -630,6 +756,26 @@ export interface paths {
          * @description The same gear on another boat; what no longer fits stays ashore and is named.
          */
         post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Take Moves
+         * @description Take a suggestion: one step of the history.
+         */
+        put: operations["take_moves"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -981,6 +1127,77 @@ export interface components {
             zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
+         * Acceptance
+         * @description A finding to live with, and why.
+         */
+        Acceptance: {
+            /** Key */
+            key: string;
+            /** Reason */
+            reason: string;
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * Accepted
+         * @description A finding that somebody lives with, and why; `badness` is how bad it was that day.
+         *
+         *     It comes back when it gets worse.
+         */
+        Accepted: {
+            /** Badness */
+            badness: number;
+            /** Key */
+            key: string;
+            /** On */
+            on: string;
+            /** Reason */
+            reason: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "watch" | "fix" | "stop";
+        };
+        /**
+         * Advice
+         * @description The best moves for one finding, or for the whole boat: the best first.
+         *
+         *     looked_at moves were ranked, evaluated of them tried in full.
+         */
+        Advice: {
+            /** Evaluated */
+            evaluated: number;
+            /** Finding */
+            finding: string | null;
+            /** Looked At */
+            looked_at: number;
+            /** Suggestions */
+            suggestions: components["schemas"]["Suggestion"][];
+        };
+        /**
+         * AdviceTrial
+         * @description A trial, and the key of the finding that a way out is asked for; none: the whole boat.
+         */
+        AdviceTrial: {
+            angler?: components["schemas"]["Angler"] | null;
+            boat?: components["schemas"]["Boat"] | null;
+            demands?: components["schemas"]["DemandNumbers"] | null;
+            /** Finding */
+            finding?: string | null;
+            judging?: components["schemas"]["Judging"] | null;
+            /**
+             * Places
+             * @default []
+             */
+            places: components["schemas"]["TrialPlace"][];
+            /** Posture */
+            posture?: ("sits" | "stands") | null;
+            seat?: components["schemas"]["SeatPlace"] | null;
+            /** Water */
+            water?: ("fresh" | "salt") | null;
+        };
+        /**
          * Afloat
          * @description How the boat lies in the water. trim_deg is positive bow up, heel_deg starboard down.
          */
@@ -1044,7 +1261,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
             /** Value */
             value: number;
         };
@@ -1103,14 +1320,53 @@ export interface components {
             archived: boolean;
         };
         /**
+         * ArrangeProgress
+         * @description Where an arrangement stands: done of total rounds, and the best so far.
+         */
+        ArrangeProgress: {
+            best: components["schemas"]["Arrangement"] | null;
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Arrangement
+         * @description Places for all that may be moved, evaluated in full; five lines of why.
+         *
+         *     proved says that no better choice among the tries is left, as far as small changes tell.
+         */
+        Arrangement: {
+            after: components["schemas"]["Brief"];
+            before: components["schemas"]["Brief"];
+            /** Gone */
+            gone: components["schemas"]["Finding"][];
+            /** Lines */
+            lines: components["schemas"]["Said"][];
+            /** Moved */
+            moved: number;
+            /** New */
+            new: components["schemas"]["Finding"][];
+            /** Places */
+            places: components["schemas"]["Placed"][];
+            /** Proved */
+            proved: boolean;
+        };
+        /**
          * Bands
          * @description ± of the figures, from the evidence of each weight and of the hull.
+         *
+         *     *_by_weights is the part that weighing what is aboard would take away.
          */
         Bands: {
             /** Carried Kg */
             carried_kg: number;
             /** Draft M */
             draft_m: number;
+            /** Gm By Weights M */
+            gm_by_weights_m: number;
             /** Gm M */
             gm_m: number;
             /**
@@ -1118,8 +1374,12 @@ export interface components {
              * @enum {string}
              */
             hull: "estimate" | "calibrated";
+            /** List By Weights Deg */
+            list_by_weights_deg: number;
             /** List Deg */
             list_deg: number;
+            /** Trim By Weights Deg */
+            trim_by_weights_deg: number;
             /** Trim Deg */
             trim_deg: number;
             /** Weigh First */
@@ -1241,6 +1501,26 @@ export interface components {
             wall_to_knee_m?: number | null;
         };
         /**
+         * Brief
+         * @description The figures that a move is told by; those afloat are null where the boat does not float.
+         */
+        Brief: {
+            /** Carried Kg */
+            carried_kg: number;
+            /** Fixes */
+            fixes: number;
+            /** Gm M */
+            gm_m: number | null;
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Stops */
+            stops: number;
+            /** Trim Deg */
+            trim_deg: number | null;
+            /** Watches */
+            watches: number;
+        };
+        /**
          * Calibration
          * @description The tests made on a boat; null where none was made.
          */
@@ -1306,6 +1586,36 @@ export interface components {
             what: string;
             /** With Thing */
             with_thing: number | null;
+        };
+        /**
+         * Compare
+         * @description What to set side by side; the first is what the others are held against.
+         */
+        Compare: {
+            /** Sides */
+            sides: components["schemas"]["CompareSide"][];
+        };
+        /**
+         * CompareSide
+         * @description A setup as it is, or as it was after that step of its history.
+         */
+        CompareSide: {
+            /** Setup Id */
+            setup_id: number;
+            /** Step */
+            step?: number | null;
+        };
+        /**
+         * Comparison
+         * @description Two to four setups side by side.
+         */
+        Comparison: {
+            /** Figures */
+            figures: components["schemas"]["FigureRow"][];
+            /** Sides */
+            sides: components["schemas"]["Side"][];
+            /** Weights */
+            weights: components["schemas"]["WhereRow"][];
         };
         /**
          * Crew
@@ -1631,8 +1941,29 @@ export interface components {
             why: string;
         };
         /**
+         * FigureRow
+         * @description One figure in each of the setups, null where one does not float; changes off the first.
+         */
+        FigureRow: {
+            /** Changes */
+            changes: (number | null)[];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            /** Label */
+            label: string;
+            /** Values */
+            values: (number | null)[];
+            /** Verdicts */
+            verdicts: (("fine" | "watch" | "fix" | "stop") | null)[];
+        };
+        /**
          * Figures
          * @description Everything live about a setup. `trouble` says why there is no `afloat`.
+         *
+         *     findings are what is worth looking at, the worst first.
          */
         Figures: {
             /** Aboard */
@@ -1642,6 +1973,8 @@ export interface components {
             /** Clashes */
             clashes: components["schemas"]["Clash"][];
             curve: components["schemas"]["Curve"] | null;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
             trouble: string | null;
@@ -1654,6 +1987,63 @@ export interface components {
         FileText: {
             /** Text */
             text: string;
+        };
+        /**
+         * Finding
+         * @description Something to look at: what, where, figure against limit, why it matters, what would clear it.
+         *
+         *     key names it from one evaluation to the next. `band` is the ± of the figure. badness grows as it
+         *     gets worse; it compares a finding with itself alone. caution defers to a law or a label.
+         *     accepted is why somebody lives with it, since the day accepted_on; returned says that it was
+         *     accepted, and is worse since.
+         */
+        Finding: {
+            /** Accepted */
+            accepted: string | null;
+            /** Accepted On */
+            accepted_on: string | null;
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Badness */
+            badness: number;
+            /** Band */
+            band: number | null;
+            /** Caution */
+            caution: string;
+            clear: components["schemas"]["Said"];
+            /** Code */
+            code: string;
+            figure: components["schemas"]["Amount"] | null;
+            /** Key */
+            key: string;
+            limit: components["schemas"]["Amount"] | null;
+            /** Limit Key */
+            limit_key: string | null;
+            /** Other Id */
+            other_id: number | null;
+            /** Returned */
+            returned: boolean;
+            /** Thing Id */
+            thing_id: number | null;
+            title: components["schemas"]["Said"];
+            /**
+             * Topic
+             * @enum {string}
+             */
+            topic: "load" | "level" | "steadiness" | "evidence" | "reach" | "room" | "rods" | "fit" | "capsize" | "anchor" | "basics" | "trip";
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** Where */
+            where: string;
+            /** Why */
+            why: string;
         };
         /**
          * FirstMeasures
@@ -1887,7 +2277,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
             /** Label */
             label: string;
             /** Value */
@@ -1932,6 +2322,56 @@ export interface components {
             state: "off" | "lost" | "stale" | "garbled" | "live";
             /** Trim Deg */
             trim_deg: number | null;
+        };
+        /**
+         * Judging
+         * @description The profile that limits are taken from, and what was decided about findings.
+         *
+         *     school says by which rule it is judged how much may be carried; the rating is a stop in each.
+         */
+        Judging: {
+            /**
+             * Accepted
+             * @default []
+             */
+            accepted: components["schemas"]["Accepted"][];
+            /**
+             * By Night
+             * @default false
+             */
+            by_night: boolean;
+            /**
+             * Hand
+             * @default used to it
+             * @enum {string}
+             */
+            hand: "novice" | "used to it";
+            /**
+             * Moved
+             * @default []
+             */
+            moved: components["schemas"]["MovedLimit"][];
+            /**
+             * School
+             * @default tightest
+             * @enum {string}
+             */
+            school: "tightest" | "working share" | "freeboard";
+            /**
+             * Waters
+             * @default river
+             * @enum {string}
+             */
+            waters: "calm pond" | "river" | "open water";
+        };
+        /**
+         * JudgingChange
+         * @description The profile, the school and the limits to judge by; what was accepted stays.
+         */
+        JudgingChange: {
+            judging: components["schemas"]["Judging"];
+            /** Revision */
+            revision: number;
         };
         /**
          * KnownAngler
@@ -1991,6 +2431,44 @@ export interface components {
             ];
             /** Width M */
             width_m: number;
+        };
+        /**
+         * LimitRow
+         * @description A limit as a table shows it: its levels, those of the profile before anybody moved them.
+         *
+         *     A level is null where it is not judged. rising: better when large.
+         */
+        LimitRow: {
+            /** Fine */
+            fine: number;
+            /** Fix */
+            fix: number | null;
+            /**
+             * Key
+             * @enum {string}
+             */
+            key: "share" | "freeboard" | "floor" | "trim" | "list" | "gm" | "gm standing" | "margin" | "margin climbing in" | "edge" | "seat height" | "high" | "ends" | "far" | "steps" | "reel out" | "tip out" | "tip up" | "tips apart" | "sight" | "loose" | "lost" | "lines" | "cold water";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            /** Moved */
+            moved: boolean;
+            /** Reason */
+            reason: string;
+            /** Rising */
+            rising: boolean;
+            /** Title */
+            title: string;
+            /** Usual Fine */
+            usual_fine: number;
+            /** Usual Fix */
+            usual_fix: number | null;
+            /** Usual Watch */
+            usual_watch: number;
+            /** Watch */
+            watch: number;
         };
         /**
          * LineUp
@@ -2086,6 +2564,33 @@ export interface components {
             onto_setup_id: number;
         };
         /**
+         * MovedLimit
+         * @description Levels of one limit that a user has set for one profile, in SI units or degrees.
+         */
+        MovedLimit: {
+            /** Fine */
+            fine: number;
+            /** Fix */
+            fix?: number | null;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "novice" | "used to it";
+            /**
+             * Key
+             * @enum {string}
+             */
+            key: "share" | "freeboard" | "floor" | "trim" | "list" | "gm" | "gm standing" | "margin" | "margin climbing in" | "edge" | "seat height" | "high" | "ends" | "far" | "steps" | "reel out" | "tip out" | "tip up" | "tips apart" | "sight" | "loose" | "lost" | "lines" | "cold water";
+            /** Watch */
+            watch: number;
+            /**
+             * Waters
+             * @enum {string}
+             */
+            waters: "calm pond" | "river" | "open water";
+        };
+        /**
          * MovedState
          * @description The moved setup, and the names of things that no longer fit and stay ashore.
          */
@@ -2093,6 +2598,22 @@ export interface components {
             /** Ashore */
             ashore: string[];
             state: components["schemas"]["SetupState"];
+        };
+        /**
+         * MovesChange
+         * @description A suggestion taken: places and the seat as one step, by the words it was told in.
+         */
+        MovesChange: {
+            /**
+             * Places
+             * @default []
+             */
+            places: components["schemas"]["TrialPlace"][];
+            /** Revision */
+            revision: number;
+            seat?: components["schemas"]["SeatPlace"] | null;
+            /** Words */
+            words: string;
         };
         /**
          * Needs
@@ -2171,6 +2692,25 @@ export interface components {
             spot: "on" | "in" | "under" | "behind";
             /** Thing */
             thing?: number | null;
+        };
+        /**
+         * Outline
+         * @description A thing from above: a box by its corners, a rod or pole by its ends (x, y).
+         */
+        Outline: {
+            /** Long */
+            long: boolean;
+            /** Moved */
+            moved: boolean;
+            /** Name */
+            name: string;
+            /** Points */
+            points: [
+                number,
+                number
+            ][];
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * Parking
@@ -2256,6 +2796,15 @@ export interface components {
             place: components["schemas"]["Place"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * Placed
+         * @description Where a thing goes; no place takes it ashore.
+         */
+        Placed: {
+            place: components["schemas"]["Place"] | null;
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * PlacesChange
@@ -2380,6 +2929,7 @@ export interface components {
              * @default 0.43
              */
             height_m: number;
+            judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
              * @default []
@@ -2547,6 +3097,17 @@ export interface components {
              *     }
              */
             demands: components["schemas"]["DemandNumbers"];
+            /**
+             * @default {
+             *       "accepted": [],
+             *       "by_night": false,
+             *       "hand": "used to it",
+             *       "moved": [],
+             *       "school": "tightest",
+             *       "waters": "river"
+             *     }
+             */
+            judging: components["schemas"]["Judging"];
             /** Name */
             name: string;
             /** Places */
@@ -2674,6 +3235,30 @@ export interface components {
             trouble: string | null;
         };
         /**
+         * Side
+         * @description One setup of a comparison: its hull and things from above, and its findings.
+         *
+         *     gained and lost are findings against the first; moved marks what is not where it is there.
+         */
+        Side: {
+            /** Boat */
+            boat: string;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Gained */
+            gained: components["schemas"]["Finding"][];
+            /** Half Breadth M */
+            half_breadth_m: number[];
+            /** Lost */
+            lost: components["schemas"]["Finding"][];
+            /** Name */
+            name: string;
+            /** Outlines */
+            outlines: components["schemas"]["Outline"][];
+            /** X M */
+            x_m: number[];
+        };
+        /**
          * Stature
          * @description Height barefoot.
          */
@@ -2706,6 +3291,32 @@ export interface components {
             lift_x_m: number[];
             /** Weight Kg */
             weight_kg: number[];
+        };
+        /**
+         * Suggestion
+         * @description One move: what changes, figures before and after, findings it clears and causes.
+         *
+         *     clears says whether the finding it was asked for is gone. left is that finding afterwards.
+         */
+        Suggestion: {
+            after: components["schemas"]["Brief"];
+            before: components["schemas"]["Brief"];
+            /** Clears */
+            clears: boolean;
+            /** Gone */
+            gone: components["schemas"]["Finding"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "slide" | "place" | "into" | "mirror" | "swap" | "turn" | "seat" | "wear" | "along" | "ashore";
+            left: components["schemas"]["Finding"] | null;
+            /** New */
+            new: components["schemas"]["Finding"][];
+            /** Places */
+            places: components["schemas"]["Placed"][];
+            seat: components["schemas"]["SeatPlace"] | null;
+            words: components["schemas"]["Said"];
         };
         /**
          * Table
@@ -2827,7 +3438,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
             /** Plain */
             plain: string;
             /** Term */
@@ -2841,7 +3452,7 @@ export interface components {
          *
          *     A cylinder stands on its end, its length the diameter; a bag gives way a little. The reel hangs
          *     under a rod or sits over it, butt_m from the butt's end. A container has an inner size, and
-         *     `opens` says how one gets in.
+         *     `opens` says how one gets in. `serves` says which of the basics it is, to a check for them.
          *
          *     mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
          *     `filled` says how much of the difference is in it. Its weight acts at the middle of its box
@@ -2940,6 +3551,11 @@ export interface components {
              * @enum {string}
              */
             reel: "none" | "under" | "over";
+            /**
+             * Serves
+             * @default []
+             */
+            serves: ("PFD" | "whistle" | "light" | "warm clothing" | "spare paddle" | "call" | "knife")[];
             /**
              * Shape
              * @enum {string}
@@ -3075,6 +3691,7 @@ export interface components {
             angler?: components["schemas"]["Angler"] | null;
             boat?: components["schemas"]["Boat"] | null;
             demands?: components["schemas"]["DemandNumbers"] | null;
+            judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
              * @default []
@@ -3129,7 +3746,8 @@ export interface components {
          * Weight
          * @description What is carried, and what counts to the rating: with the boat, where its maker says so.
          *
-         *     carried_at is the centre of all that is carried.
+         *     freeboard_kg is what could be carried until the gunwale comes down to its target, and limit_kg
+         *     the tightest of the schools that are asked. carried_at is the centre of all that is carried.
          */
         Weight: {
             /** All Up Kg */
@@ -3148,10 +3766,14 @@ export interface components {
             carried_kg: number;
             /** Counted Kg */
             counted_kg: number;
+            /** Freeboard Kg */
+            freeboard_kg: number | null;
             /** Gear Kg */
             gear_kg: number;
             /** Guessed Kg */
             guessed_kg: number;
+            /** Limit Kg */
+            limit_kg: number | null;
             /** Rated Kg */
             rated_kg: number | null;
             /** Verdict */
@@ -3207,6 +3829,18 @@ export interface components {
              * @enum {string}
              */
             verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
+         * WhereRow
+         * @description The weight of gear in one part of the boat, in each of the setups, bow to stern.
+         */
+        WhereRow: {
+            /** Changes Kg */
+            changes_kg: number[];
+            /** Mass Kg */
+            mass_kg: number[];
+            /** Where */
+            where: string;
         };
         /**
          * ZoneEdge
@@ -3449,6 +4083,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Thing"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    side_by_side: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Compare"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
                 };
             };
             /** @description Not Found */
@@ -3978,6 +4663,164 @@ export interface operations {
             };
         };
     };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Acceptance"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_back: {
+        parameters: {
+            query: {
+                key: string;
+                revision: number;
+            };
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    advice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdviceTrial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Advice"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     afloat: {
         parameters: {
             query?: never;
@@ -4106,6 +4949,60 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupName"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    arrange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrangeProgress"];
+                    "application/x-ndjson": unknown;
                 };
             };
             /** @description Not Found */
@@ -4859,6 +5756,108 @@ export interface operations {
             };
         };
     };
+    put_judging: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JudgingChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    limits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LimitRow"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     line_up: {
         parameters: {
             query?: never;
@@ -4934,6 +5933,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MovedState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_moves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovesChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
                 };
             };
             /** @description Not Found */

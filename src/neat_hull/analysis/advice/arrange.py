@@ -1,0 +1,218 @@
+"""Places for all movable things at once, as a mixed-integer problem; each answer proved in full.
+
+One binary for each thing in each place it could go; trim and list go with the weights by the slopes
+of small changes, height and reach cost what they cost, and each move costs a little. Solved by
+HiGHS (Huangfu and Hall, *Parallelizing the dual revised simplex method*, 2018) through scipy, in
+rounds that allow more and more moves, so that the best so far is there from the first.
+"""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.optimize import Bounds, LinearConstraint, milp
+from scipy.sparse import coo_array
+
+from neat_hull.analysis.advice.best import brief, changed
+from neat_hull.analysis.advice.candidates import Choice, choice
+from neat_hull.analysis.advice.moves import Move
+from neat_hull.analysis.advice.ranking import badness
+from neat_hull.analysis.evaluate import Evaluated, evaluate, evaluated, with_findings
+from neat_hull.analysis.limits import limits_for, zone_steps
+from neat_hull.errors import NeatHullError
+from neat_hull.model.advice import Arrangement, ArrangeProgress, Placed
+from neat_hull.model.figures import Amount, Figures, Said
+from neat_hull.model.nesting import require_nested
+from neat_hull.model.setup import Place, Setup
+
+_ROUNDS = (3, 6, 12, None)  # moves allowed in each round
+_SECONDS = 0.5  # for the solver in each round
+_GAP = 0.01
+_A_MOVE = 3.0  # what a move costs: under a watch
+_PER_DEG, _PER_DEG_PAST = 8.0, 60.0  # of trim and list, and of what is past fine
+_PER_KG_M = 4.0  # of weight times height
+
+
+@dataclass(frozen=True, eq=False)
+class _Problem:
+    """The matrices that every round shares; candidates first, then trim, list and their excess."""
+
+    choice: Choice
+    cost: np.ndarray[tuple[int], np.dtype[np.float64]]
+    rows: list[LinearConstraint]
+    moved: np.ndarray[tuple[int], np.dtype[np.float64]]
+
+
+def arrangements(
+    setup: Setup, elsewhere: Sequence[tuple[int, str]] = ()
+) -> Iterator[ArrangeProgress]:
+    """Rounds of an arrangement, each with the best so far; the first is the setup as it is.
+
+    Locked things stay. Raises InputErrors for measures that mean nothing.
+    """
+    now = evaluated(setup)
+    before = with_findings(now, elsewhere)
+    total = len(_ROUNDS) + 1
+    yield ArrangeProgress(done=0, total=total, words="measuring every place", best=None)
+    options = choice(now)
+    if not options.candidates or now.up is None:
+        yield ArrangeProgress(done=total, total=total, words="nothing may be moved", best=None)
+        return
+    problem = _problem(now, options)
+    best: Arrangement | None = None
+    chosen: dict[int, Place] = {}
+    least = badness(before.findings)
+    yield ArrangeProgress(done=1, total=total, words="choosing places", best=None)
+    for done, most in enumerate(_ROUNDS, start=2):
+        solved = _solve(problem, most)
+        if solved is not None:
+            places, proved = solved
+            tried = _tried(setup, places, elsewhere)
+            if tried is not None and badness(tried.findings) < least - 1e-9:
+                least = badness(tried.findings)
+                best = _told(setup, places, before, tried)
+                chosen = places
+            if best is not None and most is None and proved and places == chosen:
+                best = best.model_copy(update={"proved": True})
+        words = "as many moves as it takes" if most is None else f"up to {most} moves"
+        yield ArrangeProgress(done=done, total=total, words=words, best=best)
+
+
+def _problem(now: Evaluated, options: Choice) -> _Problem:
+    setup, up, afloat = now.rigged.setup, now.up, now.figures.afloat
+    assert up is not None, "only boats that float are arranged"
+    assert afloat is not None, "only boats that float are arranged"
+    table, rows = limits_for(setup.judging), options.candidates
+    n, total = len(rows), now.rigged.loads.total_kg
+    here = {one.thing_id: one for one in rows if one.stays}
+    mass = np.array([one.mass_kg for one in rows])
+    shift = np.array([np.subtract(one.centre_m, here[one.thing_id].centre_m) for one in rows])
+    trim = -np.degrees(mass * shift[:, 0] / (total * up.gm_l_m))
+    heel = -np.degrees(mass * shift[:, 1] / (total * max(afloat.gm_m, 0.03)))
+    moved = np.array([0.0 if one.stays else 1.0 for one in rows])
+    cost = np.concatenate([
+        [one.cost for one in rows] + _PER_KG_M * mass * shift[:, 2] + _A_MOVE * moved,
+        [_PER_DEG, _PER_DEG, _PER_DEG_PAST, _PER_DEG_PAST],
+    ])  # fmt: skip
+    lines = [_one_place_each(options), *_apart(options)]
+    for at, (slope, start, fine) in enumerate((
+        (trim, afloat.trim_deg, table["trim"].fine), (heel, afloat.heel_deg, table["list"].fine)
+    )):  # fmt: skip
+        for sign in (1.0, -1.0):
+            # aux ≥ sign · (start + Σ slope x), and the same less what is fine for the excess
+            for aux, free in ((n + at, 0.0), (n + 2 + at, fine)):
+                row = np.zeros(n + 4)
+                row[:n], row[aux] = -sign * slope, 1.0
+                lines.append(LinearConstraint(row[None, :], sign * start - free, np.inf))
+    return _Problem(options, cost, lines, np.append(moved, np.zeros(4)))
+
+
+def _one_place_each(options: Choice) -> LinearConstraint:
+    things = list(dict.fromkeys(one.thing_id for one in options.candidates))
+    row = [things.index(one.thing_id) for one in options.candidates]
+    n = len(row)
+    matrix = coo_array((np.ones(n), (row, np.arange(n))), shape=(len(things), n + 4))
+    return LinearConstraint(matrix.tocsr(), 1, 1)
+
+
+def _apart(options: Choice) -> list[LinearConstraint]:
+    """No two into each other; what goes into a container asks that one to stay.
+
+    Of each thing one place is taken, so a place excludes all those of another thing that it meets
+    in one row.
+    """
+    rows, n = options.candidates, len(options.candidates)
+    groups: dict[tuple[int, int], set[int]] = {}
+    for one, other in options.conflicts.tolist():
+        if rows[one].thing_id == rows[other].thing_id:
+            continue
+        if rows[one].stays and rows[other].stays:
+            continue  # as it is now; the cost of it is told by the full evaluation
+        groups.setdefault((one, rows[other].thing_id), set()).add(other)
+    here = {one.thing_id: i for i, one in enumerate(rows) if one.stays}
+    data: list[tuple[int, int, float]] = []
+    top: list[float] = []
+    for (one, _), others in groups.items():
+        at = len(top)
+        data += [(at, one, 1.0), *((at, other, 1.0) for other in others)]
+        top.append(1.0)
+    for i, row in enumerate(rows):
+        if row.into is not None and row.into in here:
+            data += [(len(top), i, 1.0), (len(top), here[row.into], -1.0)]
+            top.append(0.0)
+    if not top:
+        return []
+    line, column, value = zip(*data, strict=True)
+    matrix = coo_array((value, (line, column)), shape=(len(top), n + 4))
+    return [LinearConstraint(matrix.tocsr(), -np.inf, np.array(top))]
+
+
+def _solve(problem: _Problem, most: int | None) -> tuple[dict[int, Place], bool] | None:
+    """Places that change, and whether no better ones are left to be found."""
+    rows = problem.choice.candidates
+    n = len(rows)
+    lines = list(problem.rows)
+    if most is not None:
+        lines.append(LinearConstraint(problem.moved[None, :], 0, most))
+    answer = milp(
+        problem.cost, constraints=lines,
+        integrality=np.append(np.ones(n), np.zeros(4)),
+        bounds=Bounds(0, np.append(np.ones(n), np.full(4, np.inf))),
+        options={"time_limit": _SECONDS, "mip_rel_gap": _GAP},
+    )  # fmt: skip
+    if answer.x is None:
+        return None
+    taken = [one for one, x in zip(rows, answer.x[:n], strict=True) if x > 0.5 and not one.stays]
+    return {one.thing_id: one.place for one in taken}, answer.status == 0
+
+
+def _tried(
+    setup: Setup, places: dict[int, Place], elsewhere: Sequence[tuple[int, str]]
+) -> Figures | None:
+    tried = Move("place", Said(text=""), tuple(places.items())).on(setup)
+    try:
+        require_nested(tried)
+        return evaluate(tried, elsewhere)
+    except NeatHullError:
+        return None
+
+
+def _told(setup: Setup, places: dict[int, Place], before: Figures, after: Figures) -> Arrangement:
+    gone, new = changed(before.findings, after.findings)
+    was, now = brief(before), brief(after)
+    locked = sum(place.locked for place in setup.places.values())
+    lines = [
+        Said(text=f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
+             + (f", {locked} of them locked" if locked else "")),
+        Said.of(f"from {_end(was.trim_deg)} by {{}} to {_end(now.trim_deg)} by {{}}", angle=0.0),
+        Said.of(f"from {{}} to {_side(was.heel_deg)} to {{}} to {_side(now.heel_deg)}", angle=0.0),
+        Said(text=f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
+             f"their use asks, {_in_place(setup, after)} are now"),
+        Said(text=f"{len(gone)} findings are gone or milder, {len(new)} are new or worse; "
+             f"{now.stops} stops and {now.fixes} fixes are left"),
+    ]  # fmt: skip
+    for at, pair in ((1, (was.trim_deg, now.trim_deg)), (2, (was.heel_deg, now.heel_deg))):
+        amounts = [Amount(kind="angle", value=abs(value or 0.0)) for value in pair]
+        lines[at] = lines[at].model_copy(update={"amounts": amounts})
+    return Arrangement(
+        places=[Placed(thing_id=i, place=place) for i, place in places.items()],
+        moved=len(places),
+        before=was,
+        after=now,
+        gone=gone,
+        new=new,
+        lines=lines,
+        proved=False,
+    )
+
+
+def _end(trim_deg: float | None) -> str:
+    return "stern down" if (trim_deg or 0.0) > 0 else "bow down"
+
+
+def _side(heel_deg: float | None) -> str:
+    return "starboard" if (heel_deg or 0.0) > 0 else "port"
+
+
+def _in_place(setup: Setup, figures: Figures) -> int:
+    return sum(not zone_steps(row.zone, setup.things[row.thing_id].use) for row in figures.aboard)

@@ -1,0 +1,145 @@
+"""The best moves for a finding or for the whole boat: ranked, then evaluated in full."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from neat_hull.analysis.advice.moves import Move, moves_for
+from neat_hull.analysis.advice.ranking import badness, ranked
+from neat_hull.analysis.evaluate import evaluate, evaluated, with_findings
+from neat_hull.analysis.limits import RANK
+from neat_hull.errors import InputError, NeatHullError
+from neat_hull.model.advice import Advice, Brief, Placed, Suggestion
+from neat_hull.model.figures import Figures, Finding, Verdict
+from neat_hull.model.nesting import require_nested
+from neat_hull.model.setup import Setup
+
+_FULL = 5  # moves evaluated in full for one finding
+_FULL_WHOLE = 10
+_SHOWN = 3
+_FINDINGS_WHOLE = 5
+_LOWER = 0.02  # a badness less by this share is worth a move
+
+
+@dataclass(frozen=True)
+class Tried:
+    """A setup evaluated in full."""
+
+    setup: Setup
+    figures: Figures
+
+
+def advise(
+    setup: Setup, key: str | None = None, elsewhere: Sequence[tuple[int, str]] = ()
+) -> Advice:
+    """The three best moves; for the finding of that key, or for the whole boat.
+
+    None of them adds a finding as bad as the one it clears. Raises InputError for an unknown key.
+    """
+    now = evaluated(setup)
+    before = Tried(setup, with_findings(now, elsewhere))
+    open_ = [one for one in before.figures.findings if one.accepted is None]
+    asked = open_[:_FINDINGS_WHOLE]
+    if key is not None:
+        asked = [one for one in before.figures.findings if one.key == key]
+        if not asked:
+            raise InputError("finding", key, "there is no such finding now")
+    moves = [move for one in asked for move in moves_for(now.rigged, one)]
+    target = asked[0] if key is not None else None
+    rows = ranked(now, moves, target)[: _FULL if target is not None else _FULL_WHOLE]
+    found = []
+    for row in rows:
+        one = _suggestion(before, row.move, target, elsewhere)
+        if one is not None:
+            found.append(one)
+    found.sort(key=lambda pair: pair[0])
+    return Advice(
+        finding=key,
+        suggestions=_unlike([one for _, one in found])[:_SHOWN],
+        looked_at=len(moves),
+        evaluated=len(rows),
+    )
+
+
+def _suggestion(
+    before: Tried, move: Move, target: Finding | None, elsewhere: Sequence[tuple[int, str]]
+) -> tuple[tuple[bool, float], Suggestion] | None:
+    """The move proved, with its rank; None where it does not help, or harms."""
+    tried = move.on(before.setup)
+    try:
+        require_nested(tried)
+        figures = evaluate(tried, elsewhere)
+    except NeatHullError:
+        return None
+    gone, new = changed(before.figures.findings, figures.findings)
+    worst = max((RANK[one.verdict] for one in new), default=0)
+    left = None
+    if target is not None:
+        left = next((one for one in figures.findings if one.key == target.key), None)
+        helps = left is None or (
+            RANK[left.verdict] <= RANK[target.verdict]
+            and left.badness < target.badness * (1 - _LOWER)
+        )
+        if not helps or worst >= RANK[target.verdict]:
+            return None
+    total = badness(figures.findings)
+    if target is None and (total >= badness(before.figures.findings) or worst >= RANK["fix"]):
+        return None
+    suggestion = Suggestion(
+        kind=move.kind,
+        words=move.words,
+        places=[Placed(thing_id=i, place=place) for i, place in move.places],
+        seat=move.seat,
+        clears=target is not None and left is None,
+        left=left,
+        before=brief(before.figures),
+        after=brief(figures),
+        gone=gone,
+        new=new,
+    )
+    return (left is not None, total), suggestion
+
+
+def _unlike(rows: list[Suggestion]) -> list[Suggestion]:
+    """The best of each kind of move of the same things goes before more of that kind."""
+    seen: set[tuple[str, tuple[int, ...]]] = set()
+    first: list[Suggestion] = []
+    more: list[Suggestion] = []
+    for row in rows:
+        idea = (row.kind, tuple(one.thing_id for one in row.places))
+        (more if idea in seen else first).append(row)
+        seen.add(idea)
+    return first + more
+
+
+def changed(
+    before: Sequence[Finding], after: Sequence[Finding]
+) -> tuple[list[Finding], list[Finding]]:
+    """Findings that are gone or milder, as they were; and those that are new or worse, as now."""
+    was, now = ({one.key: one for one in rows} for rows in (before, after))
+    gone = [
+        one for key, one in was.items()
+        if key not in now or RANK[now[key].verdict] < RANK[one.verdict]
+    ]  # fmt: skip
+    new = [
+        one for key, one in now.items()
+        if key not in was or RANK[was[key].verdict] < RANK[one.verdict]
+    ]  # fmt: skip
+    return gone, new
+
+
+def brief(figures: Figures) -> Brief:
+    """The few figures that a move is told by."""
+    open_ = [one for one in figures.findings if one.accepted is None]
+    count: dict[Verdict, int] = {
+        word: sum(one.verdict == word for one in open_) for word in RANK
+    }  # fmt: skip
+    afloat = figures.afloat
+    return Brief(
+        carried_kg=figures.weight.carried_kg,
+        trim_deg=None if afloat is None else afloat.trim_deg,
+        heel_deg=None if afloat is None else afloat.heel_deg,
+        gm_m=None if afloat is None else afloat.gm_m,
+        stops=count["stop"],
+        fixes=count["fix"],
+        watches=count["watch"],
+    )
