@@ -255,5 +255,8 @@ nav a.router-link-active {
     gap: 6px 10px;
     padding: 6px 10px;
   }
+  nav {
+    flex-wrap: wrap;
+  }
 }
 </style>

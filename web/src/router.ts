@@ -9,6 +9,7 @@ export const SCREENS = [
   { path: '/bench', name: 'Bench', component: BenchView },
   { path: '/afloat', name: 'Afloat', component: () => import('@/views/AfloatView.vue') },
   { path: '/reach', name: 'Reach', component: () => import('@/views/ReachView.vue') },
+  { path: '/compare', name: 'Compare', component: () => import('@/views/CompareView.vue') },
 ]
 
 export const router = createRouter({

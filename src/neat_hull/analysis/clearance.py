@@ -60,11 +60,12 @@ def clashes(rigged: Rigged, only: Collection[int] | None = None) -> list[Clash]:
 class Meetings:
     """Who meets what, without where or how to clear it: places in `stowed`.
 
-    in_room (n,) stand in an envelope, room_verdicts (n,) says how bad that is; first and second
-    (m,) are two things too near each other, pair_verdicts (m,) how bad.
+    in_room (n,) stand in the envelope of that key, as bad as room_verdicts (n,) say; first and
+    second (m,) are two things too near each other, pair_verdicts (m,) how bad.
     """
 
     in_room: _Index
+    room_keys: list[str]
     room_verdicts: list[Verdict]
     first: _Index
     second: _Index
@@ -78,6 +79,7 @@ def meetings(rigged: Rigged) -> Meetings:
     pairs = _near_each_other(rigged, room, asked)
     return Meetings(
         near.first,
+        [wanted[j].key for j in near.second.tolist()],
         [wanted[j].severe for j in near.second.tolist()],
         pairs.first,
         pairs.second,

@@ -11,7 +11,7 @@ from neat_hull.model.comparison import Comparison, FigureRow, Outline, Side, Whe
 from neat_hull.model.figures import Aboard, Figures, HowKind, Verdict
 from neat_hull.model.setup import Setup
 
-_SAME_M = 0.005  # nobody sees less
+_SAME_M, _SAME_DEG = 0.005, 1.0  # nobody sees less
 
 
 @dataclass(frozen=True)
@@ -71,7 +71,11 @@ def _outline(setup: Setup, row: Aboard, there: Aboard | None, first: bool) -> Ou
                 (-thing.length_m / 2, -thing.width_m / 2), (-thing.length_m / 2, thing.width_m / 2),
             )
         ]  # fmt: skip
-    moved = not first and (there is None or math.dist(there.centre, row.centre) > _SAME_M)
+    moved = not first and (
+        there is None
+        or math.dist(there.centre, row.centre) > _SAME_M
+        or abs(there.turn_deg - row.turn_deg) > _SAME_DEG
+    )
     return Outline(
         thing_id=row.thing_id, name=thing.name, points=points, long=row.tip is not None, moved=moved
     )
@@ -143,8 +147,11 @@ _FIGURES: tuple[_Row, ...] = (
 def _weights(columns: list[_Column]) -> list[WhereRow]:
     """By the part of the boat that each thing is in, what it holds with it."""
     found = []
-    places = dict.fromkeys(row.where for column in columns for row in column.figures.aboard)
-    for where in places:
+    spots: dict[str, list[float]] = {}
+    for column in columns:
+        for row in column.figures.aboard:
+            spots.setdefault(row.where, []).append(row.x_m)
+    for where in sorted(spots, key=lambda one: -sum(spots[one]) / len(spots[one])):
         mass = [
             sum(
                 column.setup.things[row.thing_id].mass_now_kg

@@ -63,7 +63,8 @@ def is_top(other: Thing) -> bool:
     """What something else may stand on: an arm, or a thing with a top that nobody needs."""
     if other.long or other.kind == "holder":
         return other.long and other.kind == "holder"
-    return other.kind not in ("seat", "drive")
+    hole = other.inner_m is not None and other.opens == "open"
+    return other.kind not in ("seat", "drive") and not hole
 
 
 def holds(thing: Thing) -> bool:

@@ -11,6 +11,9 @@ export type Kind =
   | 'density'
   | 'energy'
   | 'speed'
+  | 'count'
+  | 'price'
+  | 'warmth'
 
 export const M_PER_INCH = 0.0254
 export const KG_PER_POUND = 0.45359237
@@ -22,6 +25,8 @@ interface Shown {
   per: number
   unit: string
   digits: number
+  /** what 0 in SI is shown as, for scales that start elsewhere */
+  zero?: number
 }
 
 const SHOWN: Record<Units, Record<Kind, Shown>> = {
@@ -36,6 +41,9 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     density: { per: 1, unit: 'kg/m³', digits: 0 },
     energy: { per: 1, unit: 'J', digits: 1 },
     speed: { per: 1, unit: 'm/s', digits: 1 },
+    count: { per: 1, unit: '', digits: 0 },
+    price: { per: 1, unit: '', digits: 0 },
+    warmth: { per: 1, unit: '°C', digits: 0 },
   },
   imperial: {
     mass: { per: KG_PER_POUND, unit: 'lb', digits: 1 },
@@ -48,6 +56,9 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     density: { per: KG_PER_POUND / M_PER_FOOT ** 3, unit: 'lb/ft³', digits: 1 },
     energy: { per: GROUP_LB_FT * GRAVITY_M_S2, unit: 'ft·lbf', digits: 1 },
     speed: { per: M_PER_FOOT, unit: 'ft/s', digits: 1 },
+    count: { per: 1, unit: '', digits: 0 },
+    price: { per: 1, unit: '', digits: 0 },
+    warmth: { per: 5 / 9, unit: '°F', digits: 0, zero: 32 },
   },
 }
 
@@ -57,8 +68,8 @@ export function unitOf(kind: Kind, units: Units): string {
 
 /** The bare number of an SI value in the user's units, without a minus on a rounded zero. */
 export function number(value: number, kind: Kind, units: Units, digits?: number): string {
-  const { per, digits: usual } = SHOWN[units][kind]
-  const text = (value / per).toFixed(digits ?? usual)
+  const { per, digits: usual, zero = 0 } = SHOWN[units][kind]
+  const text = (value / per + zero).toFixed(digits ?? usual)
   return Number(text) === 0 ? text.replace('-', '') : text
 }
 
@@ -70,7 +81,8 @@ export function showBand(value: number, band: number, kind: Kind, units: Units):
 /** An SI value with its unit: `12.5 cm`, `40 %`, `1.3°`. */
 export function show(value: number, kind: Kind, units: Units, digits?: number): string {
   const unit = unitOf(kind, units)
-  return `${number(value, kind, units, digits)}${unit === '°' ? '' : '\u00a0'}${unit}`
+  const gap = unit === '°' || unit === '' ? '' : '\u00a0'
+  return `${number(value, kind, units, digits)}${gap}${unit}`
 }
 
 /** A boat's length as people say it: `366 cm`, or `12′ 0″`. */
@@ -148,5 +160,5 @@ export function parse(text: string, kind: Kind, units: Units): number | null {
     before = per
     rest = rest.slice(part[0].length)
   }
-  return total
+  return kind === 'warmth' ? total - (SHOWN[units][kind].zero ?? 0) * SHOWN[units][kind].per : total
 }

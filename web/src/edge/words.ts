@@ -147,6 +147,31 @@ export function told(text: string, amounts: Schemas['Amount'][], units: Units): 
   return text.split('{}').reduce((so_far, part, i) => `${so_far}${shown[i - 1] ?? ''}${part}`)
 }
 
+const FINE_DIGITS: Partial<Record<Kind, number>> = { mass: 1, angle: 1, length: 1, moment: 1 }
+/** As finely as findings are told; a round angle is a round number. */
+function fine(value: number, kind: Kind, units: Units): string {
+  const round = kind === 'angle' && Number.isInteger(value)
+  return show(value, kind, units, round ? 0 : FINE_DIGITS[kind]).replace('-', '−')
+}
+
+/** The same as precisely as a finding is told. */
+export function said(words: Schemas['Said'], units: Units): string {
+  const shown = words.amounts?.map(({ kind, value }) => fine(value, kind, units))
+  return words.text
+    .split('{}')
+    .reduce((so_far, part, i) => `${so_far}${shown?.[i - 1] ?? ''}${part}`)
+}
+
+/** A figure against its limit, with its band: `1.1° ± 0.5°, limit 0.7°`. */
+export function againstLimit(one: Schemas['Finding'], units: Units): string {
+  if (!one.figure) return ''
+  const { kind } = one.figure
+  const value = fine(one.figure.value, kind, units)
+  const band = one.band ? ` ±\u00a0${fine(one.band, kind, units)}` : ''
+  const limit = one.limit ? `, limit ${fine(one.limit.value, kind, units)}` : ''
+  return `${value}${band}${limit}`
+}
+
 /** A clash as seen from one of the two: how near, and how to clear it. */
 export function clashWords(one: Schemas['Clash'], units: Units): string {
   const size = show(Math.abs(one.gap_m), 'length', units, 1)

@@ -40,10 +40,6 @@ const zones = computed(() => {
   for (const thing of props.figures.aboard) count[thing.zone] += 1
   return count
 })
-const inTheWay = computed(() => {
-  const fix = props.figures.clashes.filter((one) => one.verdict === 'fix').length
-  return { fix, watch: props.figures.clashes.length - fix }
-})
 const floor = (over_m: number, where: string) =>
   over_m >= 0
     ? `${show(over_m, 'length', props.units)} over the water`
@@ -104,6 +100,7 @@ const floor = (over_m: number, where: string) =>
         @how="$emit('how', 'gm')"
       />
       <RightingSketch :curve="figures.curve" :units="units" />
+      <slot />
 
       <h2>
         <button type="button" class="plain" data-testid="wells" @click="$emit('how', 'wells')">
@@ -129,16 +126,6 @@ const floor = (over_m: number, where: string) =>
           <span class="num">{{ count }}</span>
         </li>
       </ul>
-      <h2>In the way</h2>
-      <ul class="zones" data-testid="in-the-way">
-        <li v-if="inTheWay.fix + inTheWay.watch === 0">nothing</li>
-        <li v-if="inTheWay.fix">
-          <VerdictMark verdict="fix" /><span class="num">{{ inTheWay.fix }}</span>
-        </li>
-        <li v-if="inTheWay.watch">
-          <VerdictMark verdict="watch" /><span class="num">{{ inTheWay.watch }}</span>
-        </li>
-      </ul>
       <template v-if="weigh.length">
         <h2>Weigh these first</h2>
         <p class="weigh">{{ weigh.join(' · ') }}</p>
@@ -154,6 +141,7 @@ const floor = (over_m: number, where: string) =>
     <div v-else class="trouble" role="alert">
       <VerdictMark verdict="stop" />
       <p>{{ figures.trouble }}</p>
+      <slot />
     </div>
   </section>
 </template>

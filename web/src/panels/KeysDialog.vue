@@ -20,6 +20,7 @@ const KEYS: [string, string][] = [
   ['/', 'find a thing'],
   ['1 … 7', 'overlays: reach, stroke, legs, cast, remount, sight, balance'],
   ['N', 'names'],
+  ['T', 'try the top suggestion for the open finding, or the worst'],
   ['P', 'save the drawing as a picture'],
   ['H', 'how the trim was computed'],
   ['Ctrl + Z', 'undo'],

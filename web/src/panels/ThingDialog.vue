@@ -7,7 +7,7 @@ import type { Units } from '@/edge/units'
 import ChoiceGroup from './ChoiceGroup.vue'
 import InstrumentReading from './InstrumentReading.vue'
 import QuantityInput from './QuantityInput.vue'
-import { BLANK, FIXINGS, FLAGS, KINDS, OPENINGS, REELS, SHAPES, USES } from './thingWords'
+import { BLANK, FIXINGS, FLAGS, KINDS, OPENINGS, REELS, SERVICES, SHAPES, USES } from './thingWords'
 
 const props = defineProps<{ thing: Thing | null; units: Units; refused: Problem | null }>()
 const open = defineModel<boolean>({ required: true })
@@ -178,6 +178,12 @@ const other = computed(() =>
         >
         <label><input v-model="draft.bought" type="checkbox" /> bought</label>
         <label><input v-model="draft.sloshes" type="checkbox" /> a liquid that can run</label>
+      </div>
+      <span>Serves as</span>
+      <div class="flags" role="group" aria-label="Which of the basics it serves as">
+        <label v-for="one in SERVICES" :key="one"
+          ><input v-model="draft.serves" type="checkbox" :value="one" /> {{ one }}</label
+        >
       </div>
       <label>Empty</label>
       <QuantityInput

@@ -51,6 +51,16 @@ export const OPENINGS: [Of<'opens'>, string][] = [
   ['zip', 'zip'],
   ['roll top', 'roll top'],
 ]
+/** The basics that a check looks for. */
+export const SERVICES: Thing['serves'] = [
+  'PFD',
+  'whistle',
+  'light',
+  'warm clothing',
+  'spare paddle',
+  'call',
+  'knife',
+]
 export const FLAGS = [
   ['leashed', 'leashed'],
   ['floats', 'floats'],
@@ -91,4 +101,5 @@ export const BLANK: Thing = {
   inner_width_m: null,
   inner_height_m: null,
   opens: 'open',
+  serves: [],
 }

@@ -205,7 +205,51 @@ export function changesOf(change: Change, nameOf: (id: number) => string) {
       ),
     )
 
+  /** A suggestion taken: places and the seat, as one step called by its words. */
+  const takeMoves = (words: string, places: Schemas['TrialPlace'][], seat: SeatPlace | null) =>
+    change(words, (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/moves', {
+          params: { path: { setup_id } },
+          body: { revision, words, places, seat },
+        }),
+      ),
+    )
+
+  const putJudging = (judging: Schemas['Judging']) =>
+    change('the limits', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/judging', {
+          params: { path: { setup_id } },
+          body: { revision, judging },
+        }),
+      ),
+    )
+
+  const accept = (key: string, reason: string) =>
+    change('accepting it', (setup_id, revision) =>
+      askState(
+        api.PUT('/api/v1/setups/{setup_id}/accepted', {
+          params: { path: { setup_id } },
+          body: { revision, key, reason },
+        }),
+      ),
+    )
+
+  const acceptNoLonger = (key: string) =>
+    change('accepting it no longer', (setup_id, revision) =>
+      askState(
+        api.DELETE('/api/v1/setups/{setup_id}/accepted', {
+          params: { path: { setup_id }, query: { revision, key } },
+        }),
+      ),
+    )
+
   return {
+    takeMoves,
+    putJudging,
+    accept,
+    acceptNoLonger,
     put,
     takeAshore,
     step,

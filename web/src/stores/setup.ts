@@ -13,6 +13,7 @@ import {
   type Figures,
   type Place,
   type Schemas,
+  type SeatPlace,
   type SetupState,
   type Thing,
   type Trial,
@@ -33,6 +34,7 @@ export const useSetup = defineStore('setup', () => {
   const tried = shallowRef<Schemas['Preview'] | null>(null)
   const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
   const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
+  const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
   const held = shallowRef<Held | null>(null)
   const saving = ref(0)
@@ -152,12 +154,35 @@ export const useSetup = defineStore('setup', () => {
     })
   }
 
+  /** A suggestion: drawn with its answer, for where it goes hangs on what it goes on. */
+  async function tryMove(moves: [number, Place | null][], seat: SeatPlace | null): Promise<void> {
+    if (!kept.value) return
+    stopTrying()
+    const mine = round
+    const places = moves.map(([thing_id, place]) => ({ thing_id, place }))
+    try {
+      const answer = await askPreview(
+        api.POST('/api/v1/setups/{setup_id}/preview', {
+          params: { path: { setup_id: kept.value.setup_id } },
+          body: { places, seat },
+        }),
+      )
+      if (mine !== round) return
+      tried.value = answer
+      triedPlaces.value = new Map(moves)
+      triedSeat.value = seat
+    } catch (error) {
+      if (mine === round) fail(error)
+    }
+  }
+
   function stopTrying(): void {
     round += 1
     waiting = null
     tried.value = null
     triedPlaces.value = new Map()
     triedFrames.value = new Map()
+    triedSeat.value = null
     refusal.value = null
   }
 
@@ -231,6 +256,7 @@ export const useSetup = defineStore('setup', () => {
     tried,
     triedPlaces,
     triedFrames,
+    triedSeat,
     refusal,
     held,
     saving,
@@ -246,6 +272,7 @@ export const useSetup = defineStore('setup', () => {
     start,
     tryOut,
     tryPlaces,
+    tryMove,
     stopTrying,
     sendHeld,
     letGo,

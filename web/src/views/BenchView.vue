@@ -15,6 +15,7 @@ import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '
 import { apart, BOAT, outOf, rowsById, stands } from '@/geometry/stands'
 import BenchTools from '@/panels/BenchTools.vue'
 import FigurePanel from '@/panels/FigurePanel.vue'
+import FindingsPanel from '@/panels/FindingsPanel.vue'
 import GearLists from '@/panels/GearLists.vue'
 import HowDrawer from '@/panels/HowDrawer.vue'
 import KeysDialog from '@/panels/KeysDialog.vue'
@@ -31,6 +32,7 @@ const [keysOpen, thingOpen] = [ref(false), ref(false)]
 const editing = ref<number | null>(null)
 const search = ref('')
 const sheet = useTemplateRef<InstanceType<typeof BenchSheet>>('sheet')
+const findings = useTemplateRef<InstanceType<typeof FindingsPanel>>('findings')
 const lists = useTemplateRef<InstanceType<typeof GearLists>>('lists')
 
 const { selected, marked, pick, mark, markAll, clear } = useChosen(store)
@@ -183,6 +185,11 @@ function thingKey(event: KeyboardEvent, id: number): void {
   event.stopPropagation()
 }
 
+function showThing(id: number): void {
+  pick(store.places.has(id) ? id : null)
+  void focusSelected()
+}
+
 function walk(toStern: boolean): void {
   const ids = store.figures?.aboard.map((row) => row.thing_id) ?? []
   if (ids.length === 0) return
@@ -217,6 +224,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   else if (key === 'h') figure.value = 'trim'
   else if (key === 'p') void picture()
   else if (key === 'n') look.toggle('names')
+  else if (key === 't') findings.value?.tryTop()
   else if (event.key === 'Escape') clear()
   else if (selected.value !== null) return thingKey(event, selected.value)
   else return
@@ -284,7 +292,7 @@ async function strike(): Promise<void> {
       <BenchSheet
         ref="sheet"
         :boat="store.kept.setup.boat"
-        :seat="store.kept.setup.seat"
+        :seat="store.triedSeat ?? store.kept.setup.seat"
         :drawing="store.drawing"
         :figures="store.figures"
         :things="drawn"
@@ -308,7 +316,9 @@ async function strike(): Promise<void> {
         :before="store.before"
         :units="look.units"
         @how="figure = $event"
-      />
+      >
+        <FindingsPanel ref="findings" @show="showThing" />
+      </FigurePanel>
     </aside>
     <HowDrawer
       :setup_id="store.kept.setup_id"

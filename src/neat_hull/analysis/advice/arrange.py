@@ -123,7 +123,7 @@ def _apart(options: Choice) -> list[LinearConstraint]:
     """
     rows, n = options.candidates, len(options.candidates)
     groups: dict[tuple[int, int], set[int]] = {}
-    for one, other in options.conflicts.tolist():
+    for one, other in options.conflicts:
         if rows[one].thing_id == rows[other].thing_id:
             continue
         if rows[one].stays and rows[other].stays:
@@ -184,12 +184,12 @@ def _told(setup: Setup, places: dict[int, Place], before: Figures, after: Figure
     lines = [
         Said(text=f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
              + (f", {locked} of them locked" if locked else "")),
-        Said.of(f"from {_end(was.trim_deg)} by {{}} to {_end(now.trim_deg)} by {{}}", angle=0.0),
-        Said.of(f"from {{}} to {_side(was.heel_deg)} to {{}} to {_side(now.heel_deg)}", angle=0.0),
+        Said(text=f"trim from {{}} {_end(was.trim_deg)} to {{}} {_end(now.trim_deg)}"),
+        Said(text=f"list from {{}} to {_side(was.heel_deg)}, to {{}} to {_side(now.heel_deg)}"),
         Said(text=f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
              f"their use asks, {_in_place(setup, after)} are now"),
-        Said(text=f"{len(gone)} findings are gone or milder, {len(new)} are new or worse; "
-             f"{now.stops} stops and {now.fixes} fixes are left"),
+        Said(text=f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
+             f"still to stop for: {now.stops}, to fix: {now.fixes}"),
     ]  # fmt: skip
     for at, pair in ((1, (was.trim_deg, now.trim_deg)), (2, (was.heel_deg, now.heel_deg))):
         amounts = [Amount(kind="angle", value=abs(value or 0.0)) for value in pair]

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from neat_hull.analysis.advice.moves import Move, moves_for
 from neat_hull.analysis.advice.ranking import badness, ranked
 from neat_hull.analysis.evaluate import evaluate, evaluated, with_findings
-from neat_hull.analysis.limits import RANK
+from neat_hull.analysis.limits import RANK, WEIGHT
 from neat_hull.errors import InputError, NeatHullError
 from neat_hull.model.advice import Advice, Brief, Placed, Suggestion
 from neat_hull.model.figures import Figures, Finding, Verdict
@@ -17,6 +17,7 @@ _FULL = 5  # moves evaluated in full for one finding
 _FULL_WHOLE = 10
 _SHOWN = 3
 _FINDINGS_WHOLE = 5
+_ALIKE = WEIGHT["watch"] / 2
 _LOWER = 0.02  # a badness less by this share is worth a move
 
 
@@ -50,7 +51,9 @@ def advise(
     for row in rows:
         one = _suggestion(before, row.move, target, elsewhere)
         if one is not None:
-            found.append(one)
+            # what comes to the same within half a watch goes by how small a move it is
+            (left, total), suggestion = one
+            found.append(((left, round(total / _ALIKE), row.cost), suggestion))
     found.sort(key=lambda pair: pair[0])
     return Advice(
         finding=key,

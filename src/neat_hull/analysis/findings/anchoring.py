@@ -59,7 +59,7 @@ def cleat_at_the_beam(case: Case) -> Iterable[Found]:
 
 
 def cleat_out_of_hand(case: Case) -> Iterable[Found]:
-    """No cleat that the seat comes to: the line cannot be let go in one motion."""
+    """No cleat in hand or within a lean: the line cannot be let go in one motion."""
     anchors, cleats = _anchors(case), _cleats(case)
     if not anchors or not cleats:
         return
@@ -70,8 +70,11 @@ def cleat_out_of_hand(case: Case) -> Iterable[Found]:
         return
     near = min(range(len(ways)), key=lambda i: ways[i].short_m)
     cleat, short = cleats[near], max(ways[near].short_m, 0.0)
+    turns = ways[near].zone.value == "twist"
     yield Found(
-        "stop", Said.of("The anchor line cannot be let go from the seat: {} short", length=short),
+        "fix" if turns else "stop",
+        Said(text="The anchor line is let go with a twist") if turns else Said.of(
+            "The anchor line cannot be let go from the seat: {} short", length=short),
         "In a current the boat is pulled under by a line that nobody comes to.",
         Said.of("a cleat {} nearer, or a trolley to the seat", length=short), badness=1 + short,
         thing_id=anchors[0], where=case.at_fitting(cleat.x_m, cleat.y_m),

@@ -21,7 +21,7 @@ def too_far_for_its_use(case: Case) -> Iterable[Found]:
             needed = NEEDED_ZONE[thing.use]
             yield from against(
                 case, "far", steps,
-                Said(text=f"{thing.name} is come by {_ZONE[row.zone]}"),
+                Said(text=f"{case.name(thing_id)} is come by {_ZONE[row.zone]}"),
                 Said(text=f"used {thing.use}: it wants to be {_nearer(needed)}"),
                 thing_id=thing_id,
             )  # fmt: skip
@@ -43,9 +43,10 @@ def emergency_out_of_hand(case: Case) -> Iterable[Found]:
             continue
         steps = zone_steps(row.zone, thing.use)
         if thing.use == "emergency" and steps:
+            title = f"{case.name(thing_id)} is for an emergency, and is come by {_ZONE[row.zone]}"
             yield Found(
                 "watch" if steps == 1 else "fix",
-                Said(text=f"{thing.name} is for an emergency, and is come by {_ZONE[row.zone]}"),
+                Said(text=title),
                 "What is needed in the water is of use on the body, or where one hand finds it.",
                 Said(text="on the body, or in hand"), badness=float(steps), thing_id=thing_id,
                 figure=amount("count", steps), limit=amount("count", 0),
@@ -60,7 +61,7 @@ def too_many_steps(case: Case) -> Iterable[Found]:
         if more > 0 and not zone_steps(row.zone, thing.use):
             yield from against(
                 case, "steps", more,
-                Said.of(f"{thing.name} takes {{}} steps to get at", count=len(row.steps)),
+                Said.of(f"{case.name(thing_id)} takes {{}} steps to get at", count=len(row.steps)),
                 Said(text="first " + ", then ".join(row.steps)), thing_id=thing_id,
             )  # fmt: skip
 

@@ -19,7 +19,11 @@ def _missing(
     aboard = case.serving(service)
     if any(case.stowed[i].stand.on_body or not worn for i in aboard):
         return
-    clear = f"put on {case.name(aboard[0])}" if aboard else f"take {what} along"
+    clear = (
+        f"put on {case.name(aboard[0])}"
+        if aboard
+        else "take one along; one that is aboard is told so in Gear, by what it serves as"
+    )
     title = f"{what[0].upper()}{what[1:]} is aboard, but not worn" if aboard else f"No {what}"
     one = aboard[0] if aboard else None
     yield Found(

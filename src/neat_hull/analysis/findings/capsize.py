@@ -17,7 +17,7 @@ def loose_and_heavy(case: Case) -> Iterable[Found]:
             continue
         yield from against(
             case, "loose", thing.mass_now_kg,
-            Said.of(f"{thing.name}: {{}}, and loose", mass=thing.mass_now_kg),
+            Said.of(f"{case.name(thing_id)}: {{}}, and loose", mass=thing.mass_now_kg),
             Said(text="tie it down, or shut it into something"), thing_id=thing_id,
         )  # fmt: skip
 

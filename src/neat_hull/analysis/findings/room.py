@@ -99,7 +99,7 @@ def in_the_motors_swing(case: Case) -> Iterable[Found]:
 
 
 def into_each_other(case: Case) -> Iterable[Found]:
-    """Two things take the same room."""
+    """Two things take the same room, by a centimetre or more."""
     for clash in case.figures.clashes:
         if clash.with_thing is not None and clash.verdict == "fix":
             yield _found(case, clash, "Two things cannot be in one place; one of them is not where "

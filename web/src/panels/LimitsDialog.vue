@@ -1,0 +1,219 @@
+<script setup lang="ts">
+/** What a setup is judged for, and the one table of limits; any of them can be moved. */
+import { ref, watch } from 'vue'
+import { api, ask, type Judging, type LimitRow } from '@/api/client'
+import { number, parse, unitOf, type Units } from '@/edge/units'
+import { useLook } from '@/stores/look'
+import { useSetup } from '@/stores/setup'
+import ChoiceGroup from './ChoiceGroup.vue'
+
+const open = defineModel<boolean>({ required: true })
+const store = useSetup()
+const look = useLook()
+const rows = ref<LimitRow[]>([])
+const trouble = ref('')
+
+watch(
+  () => [open.value, store.kept?.revision] as const,
+  async ([now]) => {
+    if (!now || !store.kept) return
+    try {
+      rows.value = await ask(
+        api.GET('/api/v1/setups/{setup_id}/limits', {
+          params: { path: { setup_id: store.kept.setup_id } },
+        }),
+      )
+    } catch {
+      trouble.value = 'The limits could not be read.'
+    }
+  },
+)
+
+async function put(change: Partial<Judging>): Promise<void> {
+  trouble.value = ''
+  const now = store.kept!.setup.judging
+  if (!(await store.putJudging({ ...now, ...change }))) trouble.value = store.refusal?.message ?? ''
+}
+
+type Level = 'fine' | 'watch' | 'fix'
+function move(row: LimitRow, level: Level, event: Event): void {
+  const input = event.target as HTMLInputElement
+  const value = parse(input.value, row.kind, look.units)
+  if (value === null) {
+    trouble.value = `“${input.value}” cannot be read as a limit for ${row.title}.`
+    input.value = shown(row, level, look.units)
+    return
+  }
+  const { waters, hand, moved } = store.kept!.setup.judging
+  const rest = moved.filter((one) => !isMine(one, row))
+  const levels = { fine: row.fine, watch: row.watch, fix: row.fix, [level]: value }
+  void put({ moved: [...rest, { key: row.key, waters, hand, ...levels }] })
+}
+const isMine = (one: Judging['moved'][number], row: LimitRow) => {
+  const { waters, hand } = store.kept!.setup.judging
+  return one.key === row.key && one.waters === waters && one.hand === hand
+}
+const reset = (row: LimitRow) =>
+  put({ moved: store.kept!.setup.judging.moved.filter((one) => !isMine(one, row)) })
+
+function shown(row: LimitRow, level: Level, units: Units): string {
+  const value = row[level]
+  return value === null ? '' : number(value, row.kind, units, row.kind === 'angle' ? 1 : undefined)
+}
+const LEVELS: [Level, string][] = [
+  ['fine', 'fine to'],
+  ['watch', 'watch to'],
+  ['fix', 'fix to'],
+]
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Judged for" width="760" align-center>
+    <template v-if="store.kept">
+      <div class="profile">
+        <ChoiceGroup
+          :model-value="store.kept.setup.judging.waters"
+          label="Water"
+          :options="[
+            ['calm pond', 'calm pond'],
+            ['river', 'river'],
+            ['open water', 'open water'],
+          ]"
+          @update:model-value="put({ waters: $event as Judging['waters'] })"
+        />
+        <ChoiceGroup
+          :model-value="store.kept.setup.judging.hand"
+          label="Hand"
+          :options="[
+            ['novice', 'novice'],
+            ['used to it', 'used to it'],
+          ]"
+          @update:model-value="put({ hand: $event as Judging['hand'] })"
+        />
+        <ChoiceGroup
+          :model-value="store.kept.setup.judging.by_night ? 'night' : 'day'"
+          label="Light"
+          :options="[
+            ['day', 'by day'],
+            ['night', 'into the dark'],
+          ]"
+          @update:model-value="put({ by_night: $event === 'night' })"
+        />
+        <ChoiceGroup
+          :model-value="store.kept.setup.judging.school"
+          label="How much may be carried"
+          :options="[
+            ['tightest', 'the tightest'],
+            ['working share', 'working share'],
+            ['freeboard', 'freeboard'],
+          ]"
+          @update:model-value="put({ school: $event as Judging['school'] })"
+        />
+      </div>
+      <p class="soft">
+        Our own starting levels, for this water and hand; laws, makers' labels and qualified people
+        win over them. The maker's rating is a stop by any rule.
+      </p>
+      <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
+      <div class="scroll">
+        <table data-testid="limit-table">
+          <thead>
+            <tr>
+              <th scope="col">Limit</th>
+              <th v-for="[level, word] in LEVELS" :key="level" scope="col">{{ word }}</th>
+              <th scope="col"><span class="unseen">Back to usual</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.key" :data-limit="row.key">
+              <th scope="row">
+                {{ row.title }}
+                <span class="soft reason">{{ row.reason }}</span>
+              </th>
+              <td v-for="[level, word] in LEVELS" :key="level">
+                <span v-if="row[level] === null" class="soft">–</span>
+                <label v-else>
+                  <span class="unseen">{{ row.title }}, {{ word }}</span>
+                  <input
+                    class="num"
+                    :value="shown(row, level, look.units)"
+                    @change="move(row, level, $event)"
+                  />
+                  <span class="soft">{{ unitOf(row.kind, look.units) }}</span>
+                </label>
+              </td>
+              <td>
+                <button v-if="row.moved" type="button" class="link" @click="reset(row)">
+                  back to usual
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+  </el-dialog>
+</template>
+
+<style scoped>
+.profile {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+}
+.scroll {
+  max-height: 440px;
+  overflow-y: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  background: var(--card);
+  color: var(--soft);
+  font-size: 12px;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 3px 6px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+}
+tbody th {
+  font-weight: 400;
+}
+.reason {
+  display: block;
+  max-width: 330px;
+  font-size: 11px;
+  line-height: 1.3;
+}
+td {
+  white-space: nowrap;
+}
+input {
+  width: 58px;
+  margin-right: 3px;
+  height: 22px;
+  padding: 0 4px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+  text-align: right;
+}
+.link {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px dotted var(--soft);
+  background: none;
+  color: var(--pick);
+  font-size: 12px;
+  cursor: pointer;
+}
+</style>
