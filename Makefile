@@ -79,6 +79,7 @@ pytest: install build chromium
 bench: install build chromium
 	@$(BIN)/python -m benchmarks.evaluate
 	@$(BIN)/python -m benchmarks.angler
+	@$(BIN)/python -m benchmarks.judgement
 	@$(BIN)/python -m benchmarks.hydrostatics
 	@$(BIN)/python -m benchmarks.drag
 

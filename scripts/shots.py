@@ -34,6 +34,25 @@ def tilt(page: Page) -> None:
     page.get_by_test_id("tilt-fit").get_by_text("±").wait_for()  # with all three
 
 
+def judge(page: Page) -> None:
+    """A finding with its suggestions, everything arranged, and before against after."""
+    page.locator('[data-finding^="in the pedals"] .head').click()
+    page.get_by_test_id("try").click()
+    page.get_by_test_id("apply").wait_for()
+    page.screenshot(path=TARGET / "findings.png")
+    page.keyboard.press("Escape")
+    page.get_by_test_id("arrange").click()
+    page.get_by_test_id("arrange-again").wait_for()
+    page.screenshot(path=TARGET / "arrange.png")
+    page.get_by_test_id("arrange-apply").click()
+    page.get_by_test_id("arrange-apply").wait_for(state="hidden")
+    page.get_by_role("link", name="Compare").click()
+    page.get_by_test_id("compare-figures").wait_for()
+    settle(page)
+    page.screenshot(path=TARGET / "compare.png")
+    page.get_by_test_id("undo").click()
+
+
 def crowd(url: str) -> None:
     """Add twenty-one generic things to the first setup, each where the core finds it a place."""
     api = f"{url}/api/v1"
@@ -88,6 +107,9 @@ def main() -> None:
         page.get_by_label("Night colours").click()
         page.screenshot(path=TARGET / "bench-night.png")
         page.get_by_label("Night colours").click()
+        judge(page)
+        page.goto(f"{server.url}/bench")
+        settle(page)
         page.set_viewport_size({"width": 390, "height": 844})
         page.screenshot(path=TARGET / "bench-phone.png")
         page.set_viewport_size({"width": 1280, "height": 800})

@@ -8,9 +8,11 @@ import numpy as np
 import pytest
 
 from neat_hull.analysis.demand_cases import standing_body
+from neat_hull.analysis.demand_readings import asked_of, demand_readings
 from neat_hull.analysis.demands import demand_loads, demands
 from neat_hull.analysis.rigging import Rigged, rig
 from neat_hull.files.demo import demo_setups
+from neat_hull.model.boat import Fitting
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.setup import Setup
 from neat_hull.physics.hydrostatics import Settled, drafts_m, settle
@@ -221,3 +223,42 @@ def test_nothing_of_the_setup_is_changed_by_asking() -> None:
     demands(asked.rigged, asked.settled)
     assert np.array_equal(asked.base.at_m, before)
     assert replace(asked.base).total_kg == asked.base.total_kg
+
+
+SETUPS = [
+    *(one.model_copy(update={"posture": "stands"}) for one in demo_setups()),
+    demo(lean_deg=12.0, fish_kg=8.0, cockpit_water_kg=40.0, remount_share=0.2),
+]
+
+
+@pytest.mark.parametrize("setup", SETUPS, ids=lambda one: one.name)
+def test_demands_read_off_the_cross_curves_are_those_that_are_solved(setup: Setup) -> None:
+    """Within six points of margin, 1.2° of heel, 12 mm of gunwale, and 16 mm or 4 % of GM."""
+    rigged = rig(setup)
+    settled = settle(rigged.floating, rigged.loads, rigged.water_density_kg_m3)
+    solved = {one.code: one for one in demands(rigged, settled)}
+    readings = demand_readings(rigged, settled, 0.05)
+    assert len(readings) >= 5
+    for read in readings:
+        full = solved[read.code]
+        assert full.gm_m is not None
+        assert read.gm_m == pytest.approx(full.gm_m, rel=0.04, abs=0.016), read.code
+        if full.margin_used is None or full.margin_used > 1.2:
+            assert read.margin_used is None or read.margin_used > 1.1, read.code
+            continue
+        assert read.margin_used == pytest.approx(full.margin_used, abs=0.06), read.code
+        if full.heel_deg is not None and full.margin_used < 0.95:
+            assert read.heel_deg == pytest.approx(full.heel_deg, abs=1.2), read.code
+            assert read.freeboard_m == pytest.approx(full.least_freeboard_m, abs=0.012), read.code
+
+
+def test_what_is_asked_goes_with_posture_and_gear() -> None:
+    full = demo_setups()[0]
+    assert "stand" not in asked_of(full)
+    assert "stand" in asked_of(full.model_copy(update={"posture": "stands"}))
+    assert "anchor bow" in asked_of(full)  # one is aboard
+    assert "anchor bow" not in asked_of(demo_setups()[1])
+    stern = Fitting(kind="cleat", name="Cleat", x_m=0.1, y_m=0.0, z_m=0.4)
+    boat = full.boat.model_copy(update={"fittings": [*full.boat.fittings, stern]})
+    assert "anchor stern" in asked_of(full.model_copy(update={"boat": boat}))
+    assert "tank" not in asked_of(full)  # the bait tank is ashore

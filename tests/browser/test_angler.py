@@ -6,7 +6,7 @@ from playwright.sync_api import Page, expect
 from tests.browser.test_bench import aboard
 from tests.servers import Server
 
-SCREEN, ANCHOR, ROD, HOLDER, PLIERS, OTHER_HOLDER = 6, 12, 7, 22, 15, 23
+SCREEN, ANCHOR, ROD, HOLDER, SPARE_ROD, FISH_BAG = 6, 12, 7, 22, 10, 11
 
 
 def number_in(text: str) -> float:
@@ -95,9 +95,9 @@ def test_the_table_begins_with_trouble_and_the_figure_leans_to_what_is_chosen(
     bench.goto(f"{server.url}/reach")
     table = bench.get_by_test_id("reach-table")
     first = table.locator("tbody tr").first
-    expect(first).to_contain_text("Dry bag, clothes")
+    expect(first).to_contain_text("PFD")
     expect(first).to_contain_text("emergency")
-    expect(first).to_contain_text("ashore")
+    expect(first).to_contain_text("twist")
     expect(table).to_contain_text("first open Bow hatch")
     bench.locator(f'[data-reach="{SCREEN}"] button').click()
     expect(bench.get_by_test_id("reaching")).to_contain_text(
@@ -142,8 +142,8 @@ def test_a_holder_is_turned_until_the_butt_clears_the_thigh(bench: Page) -> None
 
 
 def test_a_clash_is_marked_on_both_things(bench: Page) -> None:
-    """The pliers lie against the starboard holder."""
-    for one, other in ((PLIERS, "Rod holder, starboard"), (OTHER_HOLDER, "Pliers, grip")):
+    """The spare rod leans into the fish bag."""
+    for one, other in ((SPARE_ROD, "Fish bag, ice"), (FISH_BAG, "Spare rod")):
         aboard(bench, one).click()
         expect(bench.get_by_test_id("clashes")).to_contain_text(f"cm into {other}; clear")
         expect(bench.locator(f'.plan [data-thing="{one}"]')).to_have_class(re.compile("clashing"))
@@ -162,7 +162,7 @@ def test_overlays_come_and_go_by_their_keys(bench: Page) -> None:
 
 
 def test_propulsion_changes_what_is_in_the_way(bench: Page, server: Server) -> None:
-    count = bench.get_by_test_id("in-the-way")
+    count = bench.get_by_test_id("count-fix")
     before = count.inner_text()
     bench.goto(f"{server.url}/boat")
     bench.get_by_test_id("propulsion").select_option("paddle")

@@ -70,15 +70,15 @@ def test_filters_and_sorting_find_what_is_looked_for(gear: Page) -> None:
 
 def test_a_generic_thing_is_copied_in_as_a_guess_and_weighed_by_the_scale(gear: Page) -> None:
     gear.get_by_test_id("gear-catalog").click()
-    gear.get_by_label("Find in the catalogue").fill("whistle")
+    gear.get_by_label("Find in the catalogue").fill("gaff")
     gear.get_by_test_id("catalog").get_by_role("button", name="Copy").click()
     gear.keyboard.press("Escape")
-    expect(gear.get_by_label("Where the weight of Whistle comes from")).to_have_value("guess")
-    gear.get_by_label("All of Whistle").click()
+    expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_value("guess")
+    gear.get_by_label("All of Gaff").click()
     gear.get_by_test_id("box-take").click()
     expect(gear.get_by_test_id("thing-mass")).to_have_value(re.compile(r"^15\.\d\d$"))
     gear.get_by_test_id("save-thing").click()
-    expect(gear.get_by_label("Where the weight of Whistle comes from")).to_have_value("weighed")
+    expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_value("weighed")
 
 
 def test_a_table_with_two_bad_rows_shows_them_before_anything_changes(
@@ -106,7 +106,7 @@ def test_a_setup_file_goes_out_and_comes_in_with_equal_figures(bench: Page, tmp_
     assert json.loads(file.read_text())["format"] == "neat-hull/setup"
     bench.get_by_test_id("setup-file").set_input_files(file)
     expect(bench.get_by_test_id("setup-plan")).to_contain_text(
-        "19 things are yours already, 0 are new"
+        "22 things are yours already, 0 are new"
     )
     bench.get_by_test_id("setup-take").click()
     expect(bench.get_by_role("status")).to_contain_text("Taken in")

@@ -72,11 +72,12 @@ class Meetings:
     pair_verdicts: list[Verdict]
 
 
-def meetings(rigged: Rigged) -> Meetings:
-    """All clashes at once, for many tries of places in one go."""
-    room, asked = _room(rigged), np.ones(len(rigged.stowed), dtype=np.bool_)
-    wanted, near = _near_envelopes(rigged, room, asked)
-    pairs = _near_each_other(rigged, room, asked)
+def meetings(rigged: Rigged, ghosts: Collection[int] = ()) -> Meetings:
+    """All clashes at once, for many tries of places in one go; ghosts do not meet each other."""
+    room = _room(rigged)
+    wanted, near = _near_envelopes(rigged, room, np.ones(len(rigged.stowed), dtype=np.bool_))
+    solid = np.array([s.thing_id not in ghosts for s in rigged.stowed])
+    pairs = _near_each_other(rigged, room, solid)
     return Meetings(
         near.first,
         [wanted[j].key for j in near.second.tolist()],

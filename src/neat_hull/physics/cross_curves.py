@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
+from numpy.typing import NDArray
 
 from neat_hull.errors import DoesNotFloat
 from neat_hull.physics.arrays import Array
@@ -17,10 +18,12 @@ from neat_hull.physics.floating import FloatingHull
 from neat_hull.physics.hydrostatics import Settled, held_upright, righting_curve, upright
 from neat_hull.physics.loads import Loads
 
+Index = NDArray[np.intp]
+
 HEEL_RAD = np.radians(np.arange(0.0, 61.0, 5.0))
-_COUNT = 7
-_LIGHTEST_KG = 40.0
-_HEAVIEST_KG, _FULL_SHARE = 400.0, 0.75  # the latter of what the hull carries before it goes under
+_COUNT = 9
+_LIGHTEST_KG = 50.0
+_HEAVIEST_KG, _FULL_SHARE = 320.0, 0.75  # the latter of what the hull carries before it goes under
 _EVEN_RAD = np.radians(0.02)
 _MOST_MOVES = 6
 _FINE_RAD = np.radians(np.arange(0.0, 60.01, 0.25))
@@ -40,14 +43,17 @@ class CrossCurves:
     km_m: Array
 
     def read(self, mass_kg: Array, kg_m: Array, aside_m: Array) -> "Reading":
-        """Levers of n loadings (n,): their mass, and where it acts: up, and off the middle."""
+        """Levers of n loadings (n,): their mass, and where it acts: up, and off the middle.
+
+        Between two masses the moments, mass by lever, go straight: BM falls as 1/V.
+        """
         at = np.clip(
             np.interp(mass_kg, self.mass_kg, np.arange(len(self.mass_kg))),
             0, len(self.mass_kg) - 1 - 1e-9,
         )  # fmt: skip
         low = at.astype(int)
         share = (at - low)[:, None]
-        kn = (1 - share) * self.kn_m[low] + share * self.kn_m[low + 1]
+        kn = self._between(self.kn_m, low, share, mass_kg)
         edge = (1 - share) * self.edge_over_m[low] + share * self.edge_over_m[low + 1]
         gz = _fine(kn) - kg_m[:, None] * np.sin(_FINE_RAD)
         gz = np.where(np.isfinite(gz), gz, -1.0)
@@ -57,11 +63,18 @@ class CrossCurves:
         rests = first >= 0
         rows = np.arange(len(first))
         return Reading(
-            gm_m=np.interp(mass_kg, self.mass_kg, self.km_m) - kg_m,
+            gm_m=self._between(self.km_m[:, None], low, share, mass_kg)[:, 0] - kg_m,
             greatest_gz_m=np.maximum(gz.max(axis=1), 0.0),
             heel_rad=np.where(rests, _FINE_RAD[first] * -np.sign(aside_m), np.nan),
             edge_over_m=np.where(rests, _fine(edge)[rows, first], np.nan),
         )
+
+    def _between(self, lever_m: Array, low: Index, share: Array, mass_kg: Array) -> Array:
+        moment = lever_m * self.mass_kg[:, None]
+        read: Array = ((1 - share) * moment[low] + share * moment[low + 1]) / np.clip(
+            mass_kg, self.mass_kg[0], self.mass_kg[-1]
+        )[:, None]
+        return read
 
 
 @dataclass(frozen=True, eq=False)

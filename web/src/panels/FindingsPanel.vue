@@ -76,7 +76,13 @@ const onPaper = ref(false)
 useEventListener(window, 'beforeprint', () => (onPaper.value = true))
 useEventListener(window, 'afterprint', () => (onPaper.value = false))
 
-defineExpose({ tryTop })
+/** Whatever is tried, a suggestion or an arrangement, is taken off the bench. */
+function drop(): void {
+  advice.drop()
+  store.stopTrying()
+}
+
+defineExpose({ tryTop, drop })
 </script>
 
 <template>

@@ -225,8 +225,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   else if (key === 'p') void picture()
   else if (key === 'n') look.toggle('names')
   else if (key === 't') findings.value?.tryTop()
-  else if (event.key === 'Escape') clear()
-  else if (selected.value !== null) return thingKey(event, selected.value)
+  else if (event.key === 'Escape') {
+    clear()
+    findings.value?.drop()
+  } else if (selected.value !== null) return thingKey(event, selected.value)
   else return
   event.preventDefault()
 })

@@ -65,7 +65,7 @@ def choice(now: Evaluated) -> Choice:
     if not tries:
         return Choice([], [])
     riding = {one for i in moving for one in (i, *held_by(setup, i))}
-    rows, conflicts = all_tried(now, tries)
+    rows, conflicts = all_tried(now, tries, pairwise=True)
     found = []
     for row in rows:
         cost = row.reach_cost + (0.0 if row.fits else WEIGHT["fix"])

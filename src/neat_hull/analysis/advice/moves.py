@@ -28,7 +28,7 @@ _SEAT_Z_M = (-0.08, -0.05, -0.03)
 _RARELY = ("once", "ashore")
 _NEEDED = ("safety", "power")  # nobody handles them, and the day hangs on them
 STAYS = ("seat", "drive")  # kinds that the boat is not itself without
-_HEAVIEST = 8  # things that are asked for a figure of the whole boat
+_HEAVIEST = 6  # things that are asked for a figure of the whole boat
 
 
 @dataclass(frozen=True)
@@ -63,6 +63,8 @@ def moves_for(rigged: Rigged, finding: Finding) -> list[Move]:
             if service in one.serves and i not in setup.places
         ]  # fmt: skip
         return [move for i in named for move in _of_one(rigged, i)]
+    if finding.code == "lost in a capsize":
+        return [move for i in _dearest(setup) for move in _of_one(rigged, i)]
     if finding.code == "view hidden" or not named or finding.topic in ("level", "steadiness"):
         named += [i for i in _heaviest(rigged) if i not in named]
         found = [*_seats(setup)]
@@ -79,6 +81,12 @@ def _heaviest(rigged: Rigged) -> list[int]:
     setup = rigged.setup
     roots = [i for i in setup.places if rigged.placing.holder(i) is None]
     return sorted(roots, key=lambda i: -setup.things[i].mass_now_kg)[:_HEAVIEST]
+
+
+def _dearest(setup: Setup) -> list[int]:
+    """What sinks and is not tied, the dearest first."""
+    loose = [i for i in setup.places if not (setup.things[i].leashed or setup.things[i].floats)]
+    return sorted(loose, key=lambda i: -(setup.things[i].price or 0.0))[:_HEAVIEST]
 
 
 def _with_holders(rigged: Rigged, thing_ids: list[int]) -> list[int]:

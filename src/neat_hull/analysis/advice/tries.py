@@ -54,13 +54,15 @@ class Tried:
         return far + 5 * max(0.0, self.short_m)
 
 
-def all_tried(now: Evaluated, tries: Sequence[Try]) -> tuple[list[Tried], list[tuple[int, int]]]:
-    """The tries measured, and pairs of them (by their numbers) that cannot both be."""
+def all_tried(
+    now: Evaluated, tries: Sequence[Try], pairwise: bool = False
+) -> tuple[list[Tried], list[tuple[int, int]]]:
+    """The tries measured; pairwise, also which two of them (by their numbers) cannot both be."""
     setup = now.rigged.setup
     crowded, owners = _crowd(setup, tries)
     rigged = rig(crowded)
     copies = {i: copy for copy, i in reversed(list(owners.items()))}
-    meets, pairs = _meet(rigged, owners, tries, setup)
+    meets, pairs = _meet(rigged, owners, tries, setup, pairwise)
     at = {s.thing_id: s for s in rigged.stowed}
     ways = _ways(rigged, [at[copies[i]].grip_m for i in range(len(tries))])
     centres = _centres(rigged, owners, len(tries))
@@ -120,10 +122,10 @@ def _crowd(setup: Setup, tries: Sequence[Try]) -> tuple[Setup, dict[int, int]]:
 
 
 def _meet(
-    rigged: Rigged, owners: dict[int, int], tries: Sequence[Try], setup: Setup
+    rigged: Rigged, owners: dict[int, int], tries: Sequence[Try], setup: Setup, pairwise: bool
 ) -> tuple[list[list[Meets]], list[tuple[int, int]]]:
     """What each try stands in or against, its own self left out; and tries that exclude others."""
-    met = meetings(rigged)
+    met = meetings(rigged, () if pairwise else owners)
     ids = [s.thing_id for s in rigged.stowed]
     own = {thing_id: {thing_id, *held_by(setup, thing_id)} for thing_id, _ in tries}
     found: list[list[Meets]] = [[] for _ in tries]

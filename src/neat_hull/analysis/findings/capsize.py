@@ -13,7 +13,8 @@ def loose_and_heavy(case: Case) -> Iterable[Found]:
     """Heavy, not fixed, and not shut in. Our threshold."""
     for thing_id, row in case.rows.items():
         thing = case.thing(thing_id)
-        if thing.fixed != "loose" or row.held_by is not None or _stays(case, thing_id):
+        light = thing.mass_now_kg <= case.table["loose"].fine
+        if thing.fixed != "loose" or light or row.held_by is not None or _stays(case, thing_id):
             continue
         yield from against(
             case, "loose", thing.mass_now_kg,

@@ -143,7 +143,7 @@ def heavy_and_high(case: Case) -> Iterable[Found]:
         if mass < _HEAVY_KG or case.stowed[thing_id].stand.on_body:
             continue
         over = row.centre[2] - float(np.interp(row.centre[0], stations, sheer))
-        if over > _ABOVE_M:
+        if over > _ABOVE_M and mass * over > case.table["high"].fine:
             yield from against(
                 case, "high", mass * over,
                 Said.of("{} stands {} over the gunwale", mass=mass, length=over),
@@ -156,14 +156,14 @@ def heavy_at_an_end(case: Case) -> Iterable[Found]:
     hull = case.rigged.floating.hull
     middle = hull.x_aft_m + 0.5 * hull.length_m
     for thing_id, row in case.rows.items():
-        mass = case.thing(thing_id).mass_now_kg
-        beyond = abs(row.centre[0] - middle) - _MIDDLE_SHARE * hull.length_m
-        if beyond > 0 and row.held_by is None:
-            out = abs(row.centre[0] - middle)
+        out = abs(row.centre[0] - middle)
+        beyond = out - _MIDDLE_SHARE * hull.length_m
+        much = row.carries_kg * out > case.table["ends"].fine
+        if beyond > 0 and much and row.held_by is None:
             end = "bow" if row.centre[0] > middle else "stern"
             yield from against(
                 case, "ends", row.carries_kg * out,
-                Said.of(f"{{}} far toward the {end}", mass=max(mass, row.carries_kg)),
+                Said.of(f"{{}} far toward the {end}", mass=row.carries_kg),
                 Said.of("{} nearer to the middle", length=beyond), thing_id=thing_id,
             )  # fmt: skip
 
