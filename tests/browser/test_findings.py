@@ -56,7 +56,7 @@ def test_the_faulty_demo_is_followed_to_the_end_and_undone_to_the_beginning(
 ) -> None:
     stops, fixes = count(bench, "stop"), count(bench, "fix")
     assert (stops, fixes) == (1, 7)
-    taken = []
+    taken: list[str] = []
     while count(bench, "stop") + count(bench, "fix") and len(taken) < 12:
         label = follow(bench)
         assert label is not None, "each stop and fix of the demo has a way out"

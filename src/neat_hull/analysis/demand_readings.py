@@ -1,7 +1,7 @@
 """Demands read off the hull's cross curves: all of them at once, in the time of a drag.
 
-What is left out is the trim that a demand brings, and the dip of a rolled waterplane at the ends;
-`demands` solves each for itself, and the two are compared in the tests.
+What is left out is the trim that a demand itself brings; `demands` solves each for itself, and the
+two are compared in the tests.
 """
 
 from dataclasses import dataclass
@@ -15,6 +15,7 @@ from neat_hull.errors import DoesNotFloat
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics
 from neat_hull.physics.cross_curves import cross_curves
+from neat_hull.physics.hydrostatics import RightingCurve
 
 _SOME_GZ_M = 0.001  # less righting lever than this is none
 
@@ -68,13 +69,17 @@ def anchor_end(setup: Setup) -> str:
 
 
 def demand_readings(
-    rigged: Rigged, settled: hydrostatics.Settled, gm_band_m: float
+    rigged: Rigged, settled: hydrostatics.Settled, curve: RightingCurve, gm_band_m: float
 ) -> list[DemandReading]:
-    """The demands that a setup's trip makes; none for a hull that the curves do not cover."""
+    """The demands that a setup's trip makes; none for a hull that the curves do not cover.
+
+    `curve` is the setup's own at the same heels; the cross curves are shifted to go through it.
+    """
     try:
         curves = cross_curves(rigged.floating, rigged.water_density_kg_m3)
     except DoesNotFloat:
         return []
+    curves = curves.through(rigged.loads, curve, hydrostatics.upright(settled).gm_m)
     boat = asking(rigged, settled)
     cases = [MAKERS[code](boat) for code in asked_of(rigged.setup)]
     mass = np.array([case.loads.total_kg for case in cases])

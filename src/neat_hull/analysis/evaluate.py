@@ -29,11 +29,12 @@ from neat_hull.model.figures import (
 )
 from neat_hull.model.setup import Setup
 from neat_hull.physics import hydrostatics, strip
+from neat_hull.physics.cross_curves import HEEL_RAD
 from neat_hull.physics.floating import Rest
 from neat_hull.physics.reach import Zone
 from neat_hull.physics.stability import first_zero
 
-CURVE_DEG = np.arange(0.0, 61.0, 5.0)  # past 60° nobody is still sitting in it
+CURVE_DEG = np.degrees(HEEL_RAD)  # to 60°: past that nobody is still sitting in it
 
 
 @dataclass(frozen=True, eq=False)
@@ -43,6 +44,7 @@ class Evaluated:
     rigged: Rigged
     settled: hydrostatics.Settled | None
     up: hydrostatics.Upright | None
+    curve: hydrostatics.RightingCurve | None
     figures: Figures
 
 
@@ -60,7 +62,7 @@ def evaluate(
 
 def with_findings(found: Evaluated, elsewhere: Sequence[tuple[int, str]] = ()) -> Figures:
     """The figures of an evaluated setup, with what is to be found in them."""
-    findings = judge(Case(found.rigged, found.settled, found.up, found.figures, elsewhere))
+    findings = judge(Case(**vars(found), elsewhere=elsewhere))
     return found.figures.model_copy(update={"findings": findings})
 
 
@@ -76,7 +78,7 @@ def evaluated(setup: Setup) -> Evaluated:
         )
     except (DoesNotFloat, NoBalance) as trouble:
         aboard = _aboard(rigged, None, met)
-        return Evaluated(rigged, None, None, Figures(
+        return Evaluated(rigged, None, None, None, Figures(
             weight=weight, afloat=None, trouble=str(trouble), curve=None, strip=None,
             aboard=aboard, clashes=met, bands=None, findings=[],
         ))  # fmt: skip
@@ -93,7 +95,7 @@ def evaluated(setup: Setup) -> Evaluated:
         bands=bands(rigged, settled, up),
         findings=[],
     )
-    return Evaluated(rigged, settled, up, figures)
+    return Evaluated(rigged, settled, up, curve, figures)
 
 
 def require_afloat(setup: Setup, elsewhere: Sequence[tuple[int, str]] = ()) -> Figures:

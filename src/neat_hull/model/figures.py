@@ -113,8 +113,8 @@ class Said(Answer):
     @classmethod
     def of(cls, text: str, **amounts: float) -> "Said":
         """Words and amounts, each named by its kind, in the order of the words."""
-        return cls.model_construct(text=text, amounts=[
-            Amount.model_construct(kind=cast(HowKind, kind), value=float(value))
+        return cls(text=text, amounts=[
+            Amount(kind=cast(HowKind, kind), value=float(value))
             for kind, value in amounts.items()
         ])  # fmt: skip
 

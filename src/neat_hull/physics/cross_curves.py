@@ -6,7 +6,7 @@ that many loadings can be read off at the cost of an interpolation; a trim of tw
 levers by a few per cent.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import numpy as np
@@ -15,7 +15,13 @@ from numpy.typing import NDArray
 from neat_hull.errors import DoesNotFloat
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.floating import FloatingHull
-from neat_hull.physics.hydrostatics import Settled, held_upright, righting_curve, upright
+from neat_hull.physics.hydrostatics import (
+    RightingCurve,
+    Settled,
+    held_upright,
+    righting_curve,
+    upright,
+)
 from neat_hull.physics.loads import Loads
 
 Index = NDArray[np.intp]
@@ -47,12 +53,7 @@ class CrossCurves:
 
         Between two masses the moments, mass by lever, go straight: BM falls as 1/V.
         """
-        at = np.clip(
-            np.interp(mass_kg, self.mass_kg, np.arange(len(self.mass_kg))),
-            0, len(self.mass_kg) - 1 - 1e-9,
-        )  # fmt: skip
-        low = at.astype(int)
-        share = (at - low)[:, None]
+        low, share = self._row(mass_kg)
         kn = self._between(self.kn_m, low, share, mass_kg)
         edge = (1 - share) * self.edge_over_m[low] + share * self.edge_over_m[low + 1]
         gz = _fine(kn) - kg_m[:, None] * np.sin(_FINE_RAD)
@@ -68,6 +69,35 @@ class CrossCurves:
             heel_rad=np.where(rests, _FINE_RAD[first] * -np.sign(aside_m), np.nan),
             edge_over_m=np.where(rests, _fine(edge)[rows, first], np.nan),
         )
+
+    def through(self, loads: Loads, curve: RightingCurve, gm_m: float) -> "CrossCurves":
+        """Shifted so that one loading reads as its own righting curve, at HEEL_RAD, has it.
+
+        Takes in the trim that the loading has and the even keel has not, to first order.
+        """
+        _, aside, kg = (float(v) for v in loads.centre_m)
+        heel, one = curve.heel_rad, np.array([loads.total_kg])
+        low, share = self._row(one)
+        kn = curve.gz_m - aside * np.cos(heel) + kg * np.sin(heel)
+        kn -= self._between(self.kn_m, low, share, one)[0]
+        edge = (
+            curve.edge_over_m
+            - ((1 - share) * self.edge_over_m[low] + share * self.edge_over_m[low + 1])[0]
+        )
+        km = gm_m + kg - float(self._between(self.km_m[:, None], low, share, one)[0, 0])
+        return replace(
+            self,
+            kn_m=self.kn_m + np.where(np.isfinite(kn), kn, 0.0),
+            edge_over_m=self.edge_over_m + np.where(np.isfinite(edge), edge, 0.0),
+            km_m=self.km_m + km,
+        )
+
+    def _row(self, mass_kg: Array) -> tuple[Index, Array]:
+        """The row below each mass (n,), and the share (n, 1) of the way to the next."""
+        last = len(self.mass_kg) - 1
+        at = np.clip(np.interp(mass_kg, self.mass_kg, np.arange(last + 1)), 0, last - 1e-9)
+        low = at.astype(np.intp)
+        return low, (at - low)[:, None]
 
     def _between(self, lever_m: Array, low: Index, share: Array, mass_kg: Array) -> Array:
         moment = lever_m * self.mass_kg[:, None]

@@ -24,7 +24,7 @@ _ASIDE_M = (-0.34, -0.2, 0.0, 0.2, 0.34)
 _TURNS_DEG = (-60.0, -45.0, -30.0, -15.0, 15.0, 30.0, 45.0, 60.0)
 _TILTS_DEG = (15.0, 30.0, 45.0, 60.0)
 _SEAT_X_M = (-0.09, -0.06, -0.03, 0.03, 0.06, 0.09)
-_SEAT_Z_M = (-0.08, -0.05, -0.03)
+_SEAT_Z_M = (-0.08, -0.05, -0.03, 0.03, 0.06)
 _RARELY = ("once", "ashore")
 _NEEDED = ("safety", "power")  # nobody handles them, and the day hangs on them
 STAYS = ("seat", "drive")  # kinds that the boat is not itself without
@@ -297,7 +297,7 @@ def _taking(mine: Place, theirs: Place) -> Place:
 
 
 def _seats(setup: Setup) -> Iterable[Move]:
-    """The seat forward, aft or lower, the foot brace with it."""
+    """The seat forward or aft, the foot brace with it; lower or higher."""
     seat = setup.seat
     for x in _SEAT_X_M:
         moved = seat.model_copy(
@@ -308,4 +308,5 @@ def _seats(setup: Setup) -> Iterable[Move]:
     for z in _SEAT_Z_M:
         if seat.z_m + z >= 0:
             moved = seat.model_copy(update={"z_m": round(seat.z_m + z, 3)})
-            yield Move("seat", Said.of("the seat {} lower", length=-z), seat=moved)
+            way = "lower" if z < 0 else "higher"
+            yield Move("seat", Said.of(f"the seat {{}} {way}", length=abs(z)), seat=moved)

@@ -25,6 +25,7 @@ class Case:
     rigged: Rigged
     settled: hydrostatics.Settled | None
     up: hydrostatics.Upright | None
+    curve: hydrostatics.RightingCurve | None
     figures: Figures
     elsewhere: Sequence[tuple[int, str]] = ()
 
@@ -56,9 +57,9 @@ class Case:
     @cached_property
     def demands(self) -> list[DemandReading]:
         """What the trip asks of the boat; empty where it does not float."""
-        if self.settled is None or self.figures.bands is None:
+        if self.settled is None or self.curve is None or self.figures.bands is None:
             return []
-        return demand_readings(self.rigged, self.settled, self.figures.bands.gm_m)
+        return demand_readings(self.rigged, self.settled, self.curve, self.figures.bands.gm_m)
 
     def thing(self, thing_id: int) -> Thing:
         """A thing of the pile."""
@@ -164,4 +165,4 @@ def plain(text: str) -> str:
 
 def amount(kind: HowKind, value: float) -> Amount:
     """A quantity in SI."""
-    return Amount.model_construct(kind=kind, value=float(value))
+    return Amount(kind=kind, value=float(value))

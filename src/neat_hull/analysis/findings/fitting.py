@@ -32,11 +32,11 @@ def does_not_belong_there(case: Case) -> Iterable[Found]:
 def outside_the_boat(case: Case) -> Iterable[Found]:
     """The middle of something on the bare deck lies past the side or an end of the boat."""
     hull = case.rigged.floating.hull
-    for thing_id, row in case.rows.items():
+    halves = np.interp([row.x_m for row in case.rows.values()], hull.x_m, hull.half_breadth_m)
+    for (thing_id, row), half in zip(case.rows.items(), halves.tolist(), strict=True):
         place = case.setup.places[thing_id]
         if place.on is not None or case.thing(thing_id).long:
             continue
-        half = float(np.interp(row.x_m, hull.x_m, hull.half_breadth_m))
         out = max(abs(row.y_m) - half, row.x_m - hull.x_fwd_m, hull.x_aft_m - row.x_m)
         if out > _OVERHANG_M:
             yield Found(

@@ -96,7 +96,7 @@ def _finding(
     lives_with = taken is not None and not worse
     row = None if one.thing_id is None else case.rows.get(one.thing_id)
     where = one.where or (row.where if row is not None else WHOLE)
-    return Finding.model_construct(
+    return Finding(
         key=key,
         code=code,
         topic=topic,

@@ -136,13 +136,13 @@ def seat_high(case: Case) -> Iterable[Found]:
 
 def heavy_and_high(case: Case) -> Iterable[Found]:
     """One thing whose weight over the gunwale takes much steadiness. Our threshold."""
-    sheer = case.rigged.floating.hull.sheer_m[:, 1]
-    stations = case.rigged.floating.hull.x_m
-    for thing_id, row in case.rows.items():
+    hull = case.rigged.floating.hull
+    centres = np.array([row.centre for row in case.rows.values()]).reshape(-1, 3)
+    overs = centres[:, 2] - np.interp(centres[:, 0], hull.x_m, hull.sheer_m[:, 1])
+    for thing_id, over in zip(case.rows, overs.tolist(), strict=True):
         mass = case.thing(thing_id).mass_now_kg
         if mass < _HEAVY_KG or case.stowed[thing_id].stand.on_body:
             continue
-        over = row.centre[2] - float(np.interp(row.centre[0], stations, sheer))
         if over > _ABOVE_M and mass * over > case.table["high"].fine:
             yield from against(
                 case, "high", mass * over,
