@@ -16,7 +16,7 @@ from neat_hull.model.boat import Fitting
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.setup import Setup
 from neat_hull.physics.cross_curves import HEEL_RAD
-from neat_hull.physics.hydrostatics import Settled, drafts_m, settle, settle_with_curve
+from neat_hull.physics.hydrostatics import Settled, drafts_m, settle, settle_with_curve, upright
 from neat_hull.physics.loads import Loads
 
 DENSITY = 998.0
@@ -240,7 +240,7 @@ def test_demands_read_off_the_cross_curves_are_those_that_are_solved(setup: Setu
         rigged.floating, rigged.loads, rigged.water_density_kg_m3, HEEL_RAD
     )
     solved = {one.code: one for one in demands(rigged, settled)}
-    readings = demand_readings(rigged, settled, curve, 0.05)
+    readings = demand_readings(rigged, settled, curve, upright(settled).gm_m, 0.05)
     assert len(readings) >= 5
     for read in readings:
         full = solved[read.code]

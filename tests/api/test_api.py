@@ -219,7 +219,7 @@ def test_the_sheet_afloat_answers_a_trial_and_stores_nothing(client: TestClient)
         for sheet in (kept, tried)
     ]
     assert margin[1] > margin[0]
-    assert get(client)["setup"]["demands"]["fish_kg"] == 4.0
+    assert get(client)["setup"]["demands"]["fish_kg"] == 3.0
 
 
 def test_demand_numbers_are_kept_with_an_undo_step(client: TestClient) -> None:

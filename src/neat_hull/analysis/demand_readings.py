@@ -69,17 +69,22 @@ def anchor_end(setup: Setup) -> str:
 
 
 def demand_readings(
-    rigged: Rigged, settled: hydrostatics.Settled, curve: RightingCurve, gm_band_m: float
+    rigged: Rigged,
+    settled: hydrostatics.Settled,
+    curve: RightingCurve,
+    gm_m: float,
+    gm_band_m: float,
 ) -> list[DemandReading]:
     """The demands that a setup's trip makes; none for a hull that the curves do not cover.
 
-    `curve` is the setup's own at the same heels; the cross curves are shifted to go through it.
+    `curve` and gm_m ± gm_band_m are the setup's own, the curve at the same heels; the cross curves
+    are shifted to go through them.
     """
     try:
         curves = cross_curves(rigged.floating, rigged.water_density_kg_m3)
     except DoesNotFloat:
         return []
-    curves = curves.through(rigged.loads, curve, hydrostatics.upright(settled).gm_m)
+    curves = curves.through(rigged.loads, curve, gm_m)
     boat = asking(rigged, settled)
     cases = [MAKERS[code](boat) for code in asked_of(rigged.setup)]
     mass = np.array([case.loads.total_kg for case in cases])

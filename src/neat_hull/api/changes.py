@@ -95,9 +95,9 @@ class ThingChange(Seen):
 def put_place(setup_id: SetupId, thing_id: ThingId, body: PlaceChange, db: Db) -> SetupState:
     """Put a thing aboard, or move it."""
     stored = load_setup(db, setup_id)
-    name = require_thing(stored, thing_id).name
+    name = _thing(stored, thing_id).name
     verb = "Move" if thing_id in stored.setup.places else "Put aboard:"
-    require_free(stored, thing_id, body.place)
+    _require_free(stored, thing_id, body.place)
     step = [Change("place", thing_id, body.place.model_dump())]
     return apply_step(db, setup_id, body.revision, f"{verb} {name}", step, "place")
 
@@ -106,16 +106,9 @@ def put_place(setup_id: SetupId, thing_id: ThingId, body: PlaceChange, db: Db) -
 def put_places(setup_id: SetupId, body: PlacesChange, db: Db) -> SetupState:
     """Move, lock, group or take ashore several things at once."""
     stored = load_setup(db, setup_id)
-    step: list[Change] = []
-    for one in body.places:
-        require_thing(stored, one.thing_id)
-        require_free(stored, one.thing_id, one.place)
-        if one.place is not None:
-            step.append(Change("place", one.thing_id, one.place.model_dump()))
-        elif one.thing_id in stored.setup.places:
-            step += ashore(stored.setup, one.thing_id)
+    step = placed(stored, body.places)
     names = _named(stored.setup, [one.thing_id for one in body.places])
-    return apply_step(db, setup_id, body.revision, f"{body.verb}: {names}", once(step), "place")
+    return apply_step(db, setup_id, body.revision, f"{body.verb}: {names}", step, "place")
 
 
 @router.post("/line-up")
@@ -123,7 +116,7 @@ def line_up(setup_id: SetupId, body: LineUp, db: Db) -> SetupState:
     """Mirror things to the other side, or bring them into line, as one step."""
     stored = load_setup(db, setup_id)
     for thing_id in body.thing_ids:
-        require_thing(stored, thing_id)
+        _thing(stored, thing_id)
     places = lined_up(rig(stored.setup), body.thing_ids, body.way)
     if not places:
         raise InputError("thing_ids", None, "all of them are locked; unlock them first")
@@ -138,7 +131,7 @@ def duplicate(setup_id: SetupId, body: Duplicates, db: Db) -> SetupState:
     """Have things twice, each with what it holds; a copy stands beside its original."""
     stored = load_setup(db, setup_id)
     for thing_id in body.thing_ids:
-        require_thing(stored, thing_id)
+        _thing(stored, thing_id)
     step = [
         change
         for thing_id, thing, place in duplicates(stored.setup, body.thing_ids, next_thing_id(db))
@@ -155,11 +148,11 @@ def duplicate(setup_id: SetupId, body: Duplicates, db: Db) -> SetupState:
 def take_ashore(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> SetupState:
     """Take a thing ashore, with all it holds."""
     stored = load_setup(db, setup_id)
-    name = require_thing(stored, thing_id).name
+    name = _thing(stored, thing_id).name
     if thing_id not in stored.setup.places:
         raise NotFoundError(f"{name} is not aboard")
-    require_free(stored, thing_id, None)
-    step = ashore(stored.setup, thing_id)
+    _require_free(stored, thing_id, None)
+    step = _ashore(stored.setup, thing_id)
     with_it = f" and {len(step) - 1} in or on it" if len(step) > 1 else ""
     label = f"Take ashore: {name}{with_it}"
     return apply_step(db, setup_id, revision, label, step, "place")
@@ -213,7 +206,7 @@ def add_thing(setup_id: SetupId, body: ThingChange, db: Db) -> SetupState:
 @router.put("/things/{thing_id}")
 def put_thing(setup_id: SetupId, thing_id: ThingId, body: ThingChange, db: Db) -> SetupState:
     """Change a thing's weight, size or name."""
-    require_thing(load_setup(db, setup_id), thing_id)
+    _thing(load_setup(db, setup_id), thing_id)
     step = [Change("thing", thing_id, body.thing.model_dump())]
     return apply_step(
         db, setup_id, body.revision, f"Change {body.thing.name}", step, "thing.mass_kg"
@@ -224,10 +217,10 @@ def put_thing(setup_id: SetupId, thing_id: ThingId, body: ThingChange, db: Db) -
 def drop_thing(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> SetupState:
     """Strike a thing off the gear, taking it ashore first."""
     stored = load_setup(db, setup_id)
-    name = require_thing(stored, thing_id).name
+    name = _thing(stored, thing_id).name
     step = [Change("thing", thing_id, None)]
     if thing_id in stored.setup.places:
-        step = [*ashore(stored.setup, thing_id), *step]
+        step = [*_ashore(stored.setup, thing_id), *step]
     return apply_step(db, setup_id, revision, f"Strike off {name}", step, "thing")
 
 
@@ -237,22 +230,32 @@ def setup_row(setup_id: int, setup: Setup) -> Change:
     return Change("setup", setup_id, row)
 
 
-def require_thing(stored: StoredSetup, thing_id: int) -> Thing:
-    """A thing of the pile. Raises NotFoundError."""
+def _thing(stored: StoredSetup, thing_id: int) -> Thing:
     thing = stored.setup.things.get(thing_id)
     if thing is None:
         raise NotFoundError(f"there is no thing {thing_id}")
     return thing
 
 
-def ashore(setup: Setup, thing_id: int) -> list[Change]:
+def _ashore(setup: Setup, thing_id: int) -> list[Change]:
     """Take a thing ashore with all it holds, the last first."""
     held = [thing_id, *held_by(setup, thing_id)]
     return [Change("place", one, None) for one in reversed(held)]
 
 
-def once(step: list[Change]) -> list[Change]:
-    """Each row once: a crate and what is in it may both be asked to go ashore."""
+def placed(stored: StoredSetup, places: list[TrialPlace]) -> list[Change]:
+    """Things put, moved or taken ashore, each row once: a crate may go with what is in it.
+
+    Raises NotFoundError for a thing that there is not, InputError for one that is locked.
+    """
+    step: list[Change] = []
+    for one in places:
+        _thing(stored, one.thing_id)
+        _require_free(stored, one.thing_id, one.place)
+        if one.place is not None:
+            step.append(Change("place", one.thing_id, one.place.model_dump()))
+        elif one.thing_id in stored.setup.places:
+            step += _ashore(stored.setup, one.thing_id)
     return list({(one.kind, one.key): one for one in step}.values())
 
 
@@ -261,7 +264,7 @@ def _named(setup: Setup, thing_ids: list[int]) -> str:
     return names[0] if len(names) == 1 else f"{names[0]} and {len(names) - 1} more"
 
 
-def require_free(stored: StoredSetup, thing_id: int, place: Place | None) -> None:
+def _require_free(stored: StoredSetup, thing_id: int, place: Place | None) -> None:
     """A locked thing stays; unlocking, and changes of its group, are no moves."""
     old = stored.setup.places.get(thing_id)
     if old is None or not old.locked:

@@ -12,7 +12,7 @@ from neat_hull.analysis.advice.best import advise
 from neat_hull.analysis.comparing import compare
 from neat_hull.analysis.evaluate import evaluate
 from neat_hull.analysis.limits import limit_rows
-from neat_hull.api.changes import apply_step, ashore, once, require_free, require_thing, setup_row
+from neat_hull.api.changes import apply_step, placed, setup_row
 from neat_hull.api.setups import Seen, Trial, TrialPlace
 from neat_hull.api.state import Db, SetupId, SetupState, elsewhere_of
 from neat_hull.errors import InputError, NotFoundError
@@ -21,7 +21,6 @@ from neat_hull.model.base import Model
 from neat_hull.model.comparison import Comparison
 from neat_hull.model.judging import Accepted, Judging, LimitRow
 from neat_hull.model.setup import SeatPlace
-from neat_hull.store.history import Change
 from neat_hull.store.past import setup_at
 from neat_hull.store.setups import StoredSetup, load_setup
 
@@ -102,18 +101,11 @@ def arrange(setup_id: SetupId, body: Trial, db: Db) -> StreamingResponse:
 def take_moves(setup_id: SetupId, body: MovesChange, db: Db) -> SetupState:
     """Take a suggestion: one step of the history."""
     stored = load_setup(db, setup_id)
-    step: list[Change] = []
-    for one in body.places:
-        require_thing(stored, one.thing_id)
-        require_free(stored, one.thing_id, one.place)
-        if one.place is not None:
-            step.append(Change("place", one.thing_id, one.place.model_dump()))
-        elif one.thing_id in stored.setup.places:
-            step += ashore(stored.setup, one.thing_id)
+    step = placed(stored, body.places)
     if body.seat is not None:
         seated = stored.setup.model_copy(update={"seat": body.seat})
         step.append(setup_row(setup_id, seated))
-    return apply_step(db, setup_id, body.revision, f"Try: {body.words}", once(step), "place")
+    return apply_step(db, setup_id, body.revision, f"Try: {body.words}", step, "place")
 
 
 @router.get(SETUP + "/limits")

@@ -125,8 +125,12 @@ onScopeDispose(stop)
       <span class="soft" role="status" data-testid="arrange-status">{{
         running ? (progress?.words ?? 'starting') : progress ? 'done' : 'stopped'
       }}</span>
-      <button v-if="running" type="button" data-testid="arrange-stop" @click="stop">Stop</button>
-      <button v-else type="button" data-testid="arrange-again" @click="run">Again</button>
+      <button v-if="running" type="button" class="small" data-testid="arrange-stop" @click="stop">
+        Stop
+      </button>
+      <button v-else type="button" class="small" data-testid="arrange-again" @click="run">
+        Again
+      </button>
     </div>
     <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
     <template v-if="best">
@@ -182,16 +186,6 @@ progress {
   flex: 1;
   height: 8px;
   accent-color: var(--pick);
-}
-.bar button {
-  height: 24px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 12px;
-  cursor: pointer;
 }
 h2 {
   margin: 12px 0 4px;

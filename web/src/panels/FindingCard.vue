@@ -53,7 +53,7 @@ function accept(): void {
         <template v-if="!finding.accepted">
           <button
             type="button"
-            class="go"
+            class="small go"
             :disabled="looking"
             data-testid="try"
             @click="emit('try')"
@@ -63,6 +63,7 @@ function accept(): void {
           <button
             v-if="finding.thing_id !== null"
             type="button"
+            class="small"
             data-testid="show"
             @click="emit('show')"
           >
@@ -71,13 +72,14 @@ function accept(): void {
           <button
             type="button"
             :aria-expanded="accepting"
+            class="small"
             data-testid="accept"
             @click="accepting = !accepting"
           >
             Accept…
           </button>
         </template>
-        <button v-else type="button" data-testid="accept-back" @click="emit('back')">
+        <button v-else type="button" class="small" data-testid="accept-back" @click="emit('back')">
           Accept no longer
         </button>
       </div>
@@ -90,7 +92,7 @@ function accept(): void {
           required
           data-testid="reason"
         />
-        <button type="submit" data-testid="accept-save">Keep</button>
+        <button type="submit" class="small" data-testid="accept-save">Keep</button>
       </form>
       <slot />
     </div>
@@ -162,22 +164,6 @@ form {
   display: flex;
   gap: 4px;
   margin-top: 5px;
-}
-.acts button,
-form button {
-  height: 24px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 12px;
-  cursor: pointer;
-}
-.acts .go {
-  border-color: var(--ink);
-  background: var(--ink);
-  color: var(--on-ink);
 }
 .go kbd {
   border-color: currentcolor;

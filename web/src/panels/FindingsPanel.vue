@@ -251,16 +251,6 @@ h3 {
   overflow: hidden;
   text-overflow: ellipsis;
 }
-.link {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--pick);
-  font-size: 12px;
-  white-space: nowrap;
-  cursor: pointer;
-}
 ul {
   display: flex;
   flex-direction: column;

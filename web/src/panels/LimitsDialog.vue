@@ -60,6 +60,52 @@ function shown(row: LimitRow, level: Level, units: Units): string {
   const value = row[level]
   return value === null ? '' : number(value, row.kind, units, row.kind === 'angle' ? 1 : undefined)
 }
+/** What it is judged for, each as a few words to choose from. */
+const PROFILE: {
+  label: string
+  words: [string, string][]
+  of: (judging: Judging) => string
+  to: (word: string) => Partial<Judging>
+}[] = [
+  {
+    label: 'Water',
+    words: [
+      ['calm pond', 'calm pond'],
+      ['river', 'river'],
+      ['open water', 'open water'],
+    ],
+    of: (judging) => judging.waters,
+    to: (word) => ({ waters: word as Judging['waters'] }),
+  },
+  {
+    label: 'Hand',
+    words: [
+      ['novice', 'novice'],
+      ['used to it', 'used to it'],
+    ],
+    of: (judging) => judging.hand,
+    to: (word) => ({ hand: word as Judging['hand'] }),
+  },
+  {
+    label: 'Light',
+    words: [
+      ['day', 'by day'],
+      ['night', 'into the dark'],
+    ],
+    of: (judging) => (judging.by_night ? 'night' : 'day'),
+    to: (word) => ({ by_night: word === 'night' }),
+  },
+  {
+    label: 'How much may be carried',
+    words: [
+      ['tightest', 'the tightest'],
+      ['working share', 'working share'],
+      ['freeboard', 'freeboard'],
+    ],
+    of: (judging) => judging.school,
+    to: (word) => ({ school: word as Judging['school'] }),
+  },
+]
 const LEVELS: [Level, string][] = [
   ['fine', 'fine to'],
   ['watch', 'watch to'],
@@ -72,42 +118,12 @@ const LEVELS: [Level, string][] = [
     <template v-if="store.kept">
       <div class="profile">
         <ChoiceGroup
-          :model-value="store.kept.setup.judging.waters"
-          label="Water"
-          :options="[
-            ['calm pond', 'calm pond'],
-            ['river', 'river'],
-            ['open water', 'open water'],
-          ]"
-          @update:model-value="put({ waters: $event as Judging['waters'] })"
-        />
-        <ChoiceGroup
-          :model-value="store.kept.setup.judging.hand"
-          label="Hand"
-          :options="[
-            ['novice', 'novice'],
-            ['used to it', 'used to it'],
-          ]"
-          @update:model-value="put({ hand: $event as Judging['hand'] })"
-        />
-        <ChoiceGroup
-          :model-value="store.kept.setup.judging.by_night ? 'night' : 'day'"
-          label="Light"
-          :options="[
-            ['day', 'by day'],
-            ['night', 'into the dark'],
-          ]"
-          @update:model-value="put({ by_night: $event === 'night' })"
-        />
-        <ChoiceGroup
-          :model-value="store.kept.setup.judging.school"
-          label="How much may be carried"
-          :options="[
-            ['tightest', 'the tightest'],
-            ['working share', 'working share'],
-            ['freeboard', 'freeboard'],
-          ]"
-          @update:model-value="put({ school: $event as Judging['school'] })"
+          v-for="one in PROFILE"
+          :key="one.label"
+          :model-value="one.of(store.kept.setup.judging)"
+          :label="one.label"
+          :options="one.words"
+          @update:model-value="put(one.to($event))"
         />
       </div>
       <p class="soft">
@@ -206,14 +222,5 @@ input {
   background: var(--card);
   color: var(--ink);
   text-align: right;
-}
-.link {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--pick);
-  font-size: 12px;
-  cursor: pointer;
 }
 </style>

@@ -54,8 +54,10 @@ function effects(one: Suggestion, units: Units): string[] {
         <VerdictMark :verdict="fresh.verdict" bare /> new: {{ said(fresh.title, units) }}
       </p>
       <div v-if="tried === at" class="acts">
-        <button type="button" class="go" data-testid="apply" @click="emit('apply')">Apply</button>
-        <button type="button" data-testid="drop" @click="emit('drop')">Drop</button>
+        <button type="button" class="small go" data-testid="apply" @click="emit('apply')">
+          Apply
+        </button>
+        <button type="button" class="small" data-testid="drop" @click="emit('drop')">Drop</button>
       </div>
     </li>
   </ol>
@@ -99,20 +101,5 @@ p {
   display: flex;
   gap: 4px;
   margin-top: 4px;
-}
-.acts button {
-  height: 24px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 12px;
-  cursor: pointer;
-}
-.acts .go {
-  border-color: var(--ink);
-  background: var(--ink);
-  color: var(--on-ink);
 }
 </style>

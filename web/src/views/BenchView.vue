@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** The bench: put it there and see. */
-import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { api, ask, type Place, type Thing } from '@/api/client'
 import { useBenchActs } from '@/composables/useBenchActs'
+import { useBenchKeys } from '@/composables/useBenchKeys'
 import { useBenchDrag } from '@/composables/useBenchDrag'
 import { useChosen } from '@/composables/useChosen'
 import { useNudge } from '@/composables/useNudge'
@@ -11,8 +11,8 @@ import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
 import { placeWords, told } from '@/edge/words'
-import { blankPlace, placedAt, stepOf, tidy, turnedByKey, withinReachOf } from '@/geometry/places'
-import { apart, BOAT, outOf, rowsById, stands } from '@/geometry/stands'
+import { blankPlace, tidy, withinReachOf } from '@/geometry/places'
+import { apart, rowsById, stands } from '@/geometry/stands'
 import BenchTools from '@/panels/BenchTools.vue'
 import FigurePanel from '@/panels/FigurePanel.vue'
 import FindingsPanel from '@/panels/FindingsPanel.vue'
@@ -20,8 +20,7 @@ import GearLists from '@/panels/GearLists.vue'
 import HowDrawer from '@/panels/HowDrawer.vue'
 import KeysDialog from '@/panels/KeysDialog.vue'
 import ThingDialog from '@/panels/ThingDialog.vue'
-import type { ChosenAct } from '@/panels/ChosenPanel.vue'
-import { OVERLAYS, useLook } from '@/stores/look'
+import { useLook } from '@/stores/look'
 import { useSetup } from '@/stores/setup'
 
 const store = useSetup()
@@ -145,92 +144,37 @@ async function focusSelected(): Promise<void> {
   if (selected.value !== null) sheet.value?.focusThing(selected.value)
 }
 
-const ACTS: Record<string, ChosenAct> = {
-  m: 'mirror',
-  d: 'duplicate',
-  l: 'lock',
-  g: 'group',
-  e: 'measure',
-  a: 'ashore',
-}
-
-/** Where keys take a thing: along what it is on, and as far as that goes. */
-function movedByKey(event: KeyboardEvent, id: number): Place | null {
-  const place = store.places.get(id)!
-  const step = stepOf(event)
-  if (!step) return turnedByKey(event, place)
-  const row = rowOf.value.get(id)
-  const frame = place.on ? (row?.frame ?? BOAT) : BOAT
-  const [x, y] = outOf(frame, place.x_m, place.y_m)
-  return within(placedAt(place, frame, row?.slide_m, x + step[0], y + step[1]))
-}
-
-function thingKey(event: KeyboardEvent, id: number): void {
-  if (!store.places.has(id) || event.ctrlKey || event.metaKey) return
-  const marking = event.key.toLowerCase() === 'x'
-  if (!marking && selected.value !== id && !marked.value.has(id)) pick(id)
-  const what = event.altKey ? undefined : ACTS[event.key.toLowerCase()]
-  if (marking) mark(id)
-  else if (what) act(what)
-  else {
-    const free = apart(chosen(), rowOf.value).filter((one) => !store.places.get(one)?.locked)
-    const moves = free.flatMap((one): Moves => {
-      const place = movedByKey(event, one)
-      return place ? [[one, place]] : []
-    })
-    if (moves.length === 0) return
-    nudge(moves)
-  }
-  event.preventDefault()
-  event.stopPropagation()
-}
-
 function showThing(id: number): void {
   pick(store.places.has(id) ? id : null)
   void focusSelected()
 }
 
-function walk(toStern: boolean): void {
-  const ids = store.figures?.aboard.map((row) => row.thing_id) ?? []
-  if (ids.length === 0) return
-  const at = selected.value === null ? -1 : ids.indexOf(selected.value)
-  const next = at < 0 ? (toStern ? 0 : ids.length - 1) : at + (toStern ? 1 : -1)
-  pick(ids[(next + ids.length) % ids.length]!, true)
-  void focusSelected()
-}
-
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const typing = (event.target as Element).closest?.('input, textarea, select, [role="dialog"]')
-  const key = event.key.toLowerCase()
-  if (typing) return
-  if ((event.ctrlKey || event.metaKey) && key === 'z') {
-    event.preventDefault()
-    settle()
-    void store.step(event.shiftKey ? 'redo' : 'undo')
-    return
-  }
-  if ((event.ctrlKey || event.metaKey) && key === 'a') {
-    event.preventDefault()
-    markAll()
-    return
-  }
-  if (event.ctrlKey || event.metaKey || event.altKey) return
-  const overlay = OVERLAYS[Number(event.key) - 1]
-  if (overlay) look.toggle(overlay.key)
-  else if (event.key === '[') walk(false)
-  else if (event.key === ']') walk(true)
-  else if (event.key === '/') lists.value?.focusSearch()
-  else if (event.key === '?') keysOpen.value = true
-  else if (key === 'h') figure.value = 'trim'
-  else if (key === 'p') void picture()
-  else if (key === 'n') look.toggle('names')
-  else if (key === 't') findings.value?.tryTop()
-  else if (event.key === 'Escape') {
-    clear()
-    findings.value?.drop()
-  } else if (selected.value !== null) return thingKey(event, selected.value)
-  else return
-  event.preventDefault()
+const { thingKey } = useBenchKeys({
+  store,
+  rowOf,
+  selected,
+  marked,
+  within,
+  chosen,
+  act,
+  pick,
+  mark,
+  markAll,
+  nudge,
+  settle,
+  focusSelected,
+  on: {
+    '/': () => lists.value?.focusSearch(),
+    '?': () => (keysOpen.value = true),
+    h: () => (figure.value = 'trim'),
+    p: () => void picture(),
+    n: () => look.toggle('names'),
+    t: () => findings.value?.tryTop(),
+    escape: () => {
+      clear()
+      findings.value?.drop()
+    },
+  },
 })
 
 const picture = () =>

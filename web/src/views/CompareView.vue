@@ -294,15 +294,9 @@ label svg {
   stroke: var(--fine);
   stroke-dasharray: 9 3 2 3;
 }
-.link {
+.head .link,
+.add {
   align-self: center;
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--pick);
-  font-size: 12px;
-  cursor: pointer;
 }
 .plans {
   padding: 6px 0;

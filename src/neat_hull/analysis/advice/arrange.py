@@ -2,8 +2,9 @@
 
 One binary for each thing in each place it could go; trim and list go with the weights by the slopes
 of small changes, height and reach cost what they cost, and each move costs a little. Solved by
-HiGHS (Huangfu and Hall, *Parallelizing the dual revised simplex method*, 2018) through scipy, in
-rounds that allow more and more moves, so that the best so far is there from the first.
+HiGHS (Huangfu and Hall, *Parallelizing the dual revised simplex method*, 2018) through scipy. What
+small changes leave out the full evaluation tells; so rounds go on, each barred from the choices
+before it, and the best of them by the full evaluation is kept.
 """
 
 from collections.abc import Iterator, Sequence
@@ -25,8 +26,10 @@ from neat_hull.model.figures import Amount, Figures, Said
 from neat_hull.model.nesting import require_nested
 from neat_hull.model.setup import Place, Setup
 
-_ROUNDS = (3, 6, 12, None)  # moves allowed in each round
-_SECONDS = 0.5  # for the solver in each round
+_ROUNDS = 4
+_SECONDS = 2.0  # for the solver in the first round; half of it in each that follows
+_LOOKING = "looking for a better one"
+_UNLIKE = 3  # one in so many of the things moved must go elsewhere in the next round
 _GAP = 0.01
 _A_MOVE = 3.0  # what a move costs: under a watch
 _PER_DEG, _PER_DEG_PAST = 8.0, 60.0  # of trim and list, and of what is past fine
@@ -40,7 +43,6 @@ class _Problem:
     choice: Choice
     cost: np.ndarray[tuple[int], np.dtype[np.float64]]
     rows: list[LinearConstraint]
-    moved: np.ndarray[tuple[int], np.dtype[np.float64]]
 
 
 def arrangements(
@@ -52,7 +54,7 @@ def arrangements(
     """
     now = evaluated(setup)
     before = with_findings(now, elsewhere)
-    total = len(_ROUNDS) + 1
+    total = _ROUNDS + 1
     yield ArrangeProgress(done=0, total=total, words="measuring every place", best=None)
     options = choice(now)
     if not options.candidates or now.up is None:
@@ -60,22 +62,20 @@ def arrangements(
         return
     problem = _problem(now, options)
     best: Arrangement | None = None
-    chosen: dict[int, Place] = {}
     least = badness(before.findings)
+    barred: list[LinearConstraint] = []
     yield ArrangeProgress(done=1, total=total, words="choosing places", best=None)
-    for done, most in enumerate(_ROUNDS, start=2):
-        solved = _solve(problem, most)
-        if solved is not None:
-            places, proved = solved
-            tried = _tried(setup, places, elsewhere)
-            if tried is not None and badness(tried.findings) < least - 1e-9:
-                least = badness(tried.findings)
-                best = _told(setup, places, before, tried)
-                chosen = places
-            if best is not None and most is None and proved and places == chosen:
-                best = best.model_copy(update={"proved": True})
-        words = "as many moves as it takes" if most is None else f"up to {most} moves"
-        yield ArrangeProgress(done=done, total=total, words=words, best=best)
+    for done in range(2, total + 1):
+        solved = _solve(problem, barred, _SECONDS if done == 2 else _SECONDS / 2)
+        if solved is None or not solved.places:  # nothing else is allowed, or to stay is best
+            yield ArrangeProgress(done=total, total=total, words=_LOOKING, best=best)
+            return
+        tried = _tried(setup, solved.places, elsewhere)
+        if tried is not None and badness(tried.findings) < least - 1e-9:
+            least = badness(tried.findings)
+            best = _told(setup, solved.places, before, tried, solved.proved)
+        barred.append(_bar(problem, solved))
+        yield ArrangeProgress(done=done, total=total, words=_LOOKING, best=best)
 
 
 def _problem(now: Evaluated, options: Choice) -> _Problem:
@@ -104,7 +104,7 @@ def _problem(now: Evaluated, options: Choice) -> _Problem:
                 row = np.zeros(n + 4)
                 row[:n], row[aux] = -sign * slope, 1.0
                 lines.append(LinearConstraint(row[None, :], sign * start - free, np.inf))
-    return _Problem(options, cost, lines, np.append(moved, np.zeros(4)))
+    return _Problem(options, cost, lines)
 
 
 def _one_place_each(options: Choice) -> LinearConstraint:
@@ -147,23 +147,38 @@ def _apart(options: Choice) -> list[LinearConstraint]:
     return [LinearConstraint(matrix.tocsr(), -np.inf, np.array(top))]
 
 
-def _solve(problem: _Problem, most: int | None) -> tuple[dict[int, Place], bool] | None:
-    """Places that change, and whether no better ones are left to be found."""
+@dataclass(frozen=True)
+class _Solved:
+    """What the solver chose: places that change, by candidate; whether none better is left."""
+
+    places: dict[int, Place]
+    moved: list[int]
+    proved: bool
+
+
+def _solve(problem: _Problem, barred: list[LinearConstraint], seconds: float) -> _Solved | None:
+    """The best choice that is not barred; None where none is found in time."""
     rows = problem.choice.candidates
     n = len(rows)
-    lines = list(problem.rows)
-    if most is not None:
-        lines.append(LinearConstraint(problem.moved[None, :], 0, most))
     answer = milp(
-        problem.cost, constraints=lines,
+        problem.cost, constraints=[*problem.rows, *barred],
         integrality=np.append(np.ones(n), np.zeros(4)),
         bounds=Bounds(0, np.append(np.ones(n), np.full(4, np.inf))),
-        options={"time_limit": _SECONDS, "mip_rel_gap": _GAP},
+        options={"time_limit": seconds, "mip_rel_gap": _GAP},
     )  # fmt: skip
     if answer.x is None:
         return None
-    taken = [one for one, x in zip(rows, answer.x[:n], strict=True) if x > 0.5 and not one.stays]
-    return {one.thing_id: one.place for one in taken}, answer.status == 0
+    moved = [i for i in range(n) if answer.x[i] > 0.5 and not rows[i].stays]
+    places = {rows[i].thing_id: rows[i].place for i in moved}
+    return _Solved(places, moved, answer.status == 0)
+
+
+def _bar(problem: _Problem, solved: _Solved) -> LinearConstraint:
+    """Not this choice again: one in _UNLIKE of what it moves, at least, goes elsewhere."""
+    row = np.zeros(len(problem.cost))
+    row[solved.moved] = 1.0
+    count = len(solved.moved)
+    return LinearConstraint(row[None, :], -np.inf, count - max(1, count // _UNLIKE))
 
 
 def _tried(
@@ -177,7 +192,9 @@ def _tried(
         return None
 
 
-def _told(setup: Setup, places: dict[int, Place], before: Figures, after: Figures) -> Arrangement:
+def _told(
+    setup: Setup, places: dict[int, Place], before: Figures, after: Figures, proved: bool
+) -> Arrangement:
     gone, new = changed(before.findings, after.findings)
     was, now = brief(before), brief(after)
     locked = sum(place.locked for place in setup.places.values())
@@ -202,7 +219,7 @@ def _told(setup: Setup, places: dict[int, Place], before: Figures, after: Figure
         gone=gone,
         new=new,
         lines=lines,
-        proved=False,
+        proved=proved,
     )
 
 

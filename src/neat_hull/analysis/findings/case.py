@@ -57,9 +57,10 @@ class Case:
     @cached_property
     def demands(self) -> list[DemandReading]:
         """What the trip asks of the boat; empty where it does not float."""
-        if self.settled is None or self.curve is None or self.figures.bands is None:
+        afloat, bands = self.figures.afloat, self.figures.bands
+        if self.settled is None or self.curve is None or afloat is None or bands is None:
             return []
-        return demand_readings(self.rigged, self.settled, self.curve, self.figures.bands.gm_m)
+        return demand_readings(self.rigged, self.settled, self.curve, afloat.gm_m, bands.gm_m)
 
     def thing(self, thing_id: int) -> Thing:
         """A thing of the pile."""

@@ -1,0 +1,77 @@
+"""Looking back at a setup leaves no trace."""
+
+import sqlite3
+from sqlite3 import Connection
+
+import pytest
+
+from neat_hull.errors import InputError, NotFoundError
+from neat_hull.store.connect import transaction
+from neat_hull.store.history import Change, change, steps
+from neat_hull.store.past import setup_at
+from neat_hull.store.setups import load_setup, ticks
+
+CRATE = 9
+
+
+def move(db: Connection, setup_id: int, x_m: float) -> None:
+    """The crate somewhere else, as a step."""
+    stored = load_setup(db, setup_id)
+    place = stored.setup.places[CRATE].model_dump() | {"x_m": x_m}
+    with transaction(db):
+        change(db, setup_id, stored.revision, f"Move to {x_m}", [Change("place", CRATE, place)])
+
+
+def weigh(db: Connection, setup_id: int, mass_kg: float) -> None:
+    """The crate weighed again: the pile is shared by all setups."""
+    stored = load_setup(db, setup_id)
+    thing = stored.setup.things[CRATE].model_dump() | {"mass_kg": mass_kg}
+    with transaction(db):
+        change(db, setup_id, stored.revision, "Weigh", [Change("thing", CRATE, thing)])
+
+
+def test_each_step_is_as_it_was_and_nothing_is_changed_by_looking(db: Connection) -> None:
+    began = load_setup(db, 1).setup
+    for x in (-0.1, -0.2, 0.1):
+        move(db, 1, x)
+    now, clock = load_setup(db, 1), ticks(db)
+    for number, x in ((1, -0.1), (2, -0.2), (3, 0.1)):
+        then, label = setup_at(db, 1, number)
+        assert then.setup.places[CRATE].x_m == x
+        assert label == f"Move to {x}"
+    then, label = setup_at(db, 1, 0)
+    assert (then.setup, label) == (began, "the beginning")
+    assert load_setup(db, 1) == now
+    assert ticks(db) == clock
+    assert [one.in_force for one in steps(db, 1)] == [True, True, True]
+
+
+def test_no_step_is_the_present(db: Connection) -> None:
+    move(db, 1, -0.1)
+    now, label = setup_at(db, 1, None)
+    assert (now, label) == (load_setup(db, 1), None)
+
+
+def test_a_step_that_is_not_there_or_a_setup_is_refused(db: Connection) -> None:
+    with pytest.raises(InputError, match="no such step"):
+        setup_at(db, 1, 1)
+    with pytest.raises(NotFoundError):
+        setup_at(db, 99, 0)
+
+
+def test_what_another_setup_changed_since_cannot_be_looked_behind(db: Connection) -> None:
+    weigh(db, 1, 5.0)
+    weigh(db, 2, 4.0)
+    with pytest.raises(InputError, match="changed from another setup"):
+        setup_at(db, 1, 0)
+    assert load_setup(db, 1).setup.things[CRATE].mass_kg == 4.0
+
+
+def test_looking_back_waits_for_a_writer_and_lets_go_after(db: Connection) -> None:
+    move(db, 1, -0.1)
+    setup_at(db, 1, 0)
+    path = db.execute("PRAGMA database_list").fetchone()["file"]
+    other = sqlite3.connect(path, timeout=0.1, isolation_level=None)
+    other.execute("BEGIN IMMEDIATE")  # nothing is held any more
+    other.execute("ROLLBACK")
+    other.close()
