@@ -85,6 +85,18 @@ def test_a_suggestion_is_a_ghost_until_it_is_applied(bench: Page, server: Server
     expect(bench.get_by_test_id("count-stop")).not_to_contain_text("→")
 
 
+def test_what_is_moved_by_hand_goes_before_a_suggestion(bench: Page, server: Server) -> None:
+    one = card(bench, "no pfd worn")
+    one.locator(".head").click()
+    one.get_by_test_id("try").click()
+    expect(one.get_by_test_id("apply")).to_be_visible()
+    bench.locator('[data-aboard="9"]').click()
+    bench.keyboard.press("ArrowLeft")
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Crate, tackle")
+    expect(bench.get_by_test_id("count-stop")).to_have_attribute("aria-label", "Only stop: 1")
+    expect(one.get_by_test_id("apply")).to_have_count(0)
+
+
 def test_another_of_the_suggestions_can_be_tried(bench: Page, server: Server) -> None:
     one = card(bench, "in the pedals")
     one.locator(".head").click()
@@ -143,6 +155,7 @@ def test_on_paper_every_finding_stands_with_its_reasons(bench: Page, server: Ser
     expect(card(bench, "heavy at an end")).to_contain_text("To clear it")
     expect(bench.locator(".frame > header")).to_be_hidden()
     expect(bench.get_by_test_id("by-place")).to_be_hidden()
+    expect(bench.get_by_role("heading", name="judged for calm pond")).to_be_visible()
     bench.evaluate("window.dispatchEvent(new Event('afterprint'))")
     expect(card(bench, "heavy at an end")).not_to_contain_text("To clear it")
 

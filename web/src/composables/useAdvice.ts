@@ -65,8 +65,12 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
   }
 
   function drop(): void {
-    asked += 1
     if (tried.value !== null) store.stopTrying()
+    forget()
+  }
+
+  function forget(): void {
+    asked += 1
     about.value = null
     suggestions.value = []
     tried.value = null
@@ -84,7 +88,7 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
     (now) => {
       const mine = tried.value === null ? undefined : suggestions.value[tried.value]
       if (mine && !mine.seat && mine.places.some(({ thing_id }) => now.size && !now.has(thing_id)))
-        drop()
+        forget()
     },
   )
 

@@ -87,6 +87,9 @@ defineExpose({ tryTop, drop })
 
 <template>
   <section class="findings" aria-label="To look at" data-testid="findings">
+    <h1 class="on-paper">
+      {{ store.kept?.setup.name }} · {{ store.kept?.setup.boat.name }}, judged for {{ profile }}
+    </h1>
     <div class="top">
       <h2>To look at · {{ open.length }}</h2>
       <button

@@ -108,6 +108,7 @@ export const useSetup = defineStore('setup', () => {
 
   // Trying out: one question under way, and only the newest of those that waited is asked next.
   let round = 0
+  let suggested = false
   let waiting: Trial | null = null
   let asking = false
 
@@ -143,6 +144,7 @@ export const useSetup = defineStore('setup', () => {
 
   /** Things in hand; `frame` is what their places count from, where that is new to them. */
   function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
+    if (suggested) stopTrying() // the hand goes before what was suggested
     triedPlaces.value = new Map([...triedPlaces.value, ...moves])
     if (frame)
       triedFrames.value = new Map([
@@ -170,6 +172,7 @@ export const useSetup = defineStore('setup', () => {
       if (mine !== round) return
       tried.value = answer
       triedPlaces.value = new Map(moves)
+      suggested = true
       triedSeat.value = seat
     } catch (error) {
       if (mine === round) fail(error)
@@ -183,6 +186,7 @@ export const useSetup = defineStore('setup', () => {
     triedPlaces.value = new Map()
     triedFrames.value = new Map()
     triedSeat.value = null
+    suggested = false
     refusal.value = null
   }
 
