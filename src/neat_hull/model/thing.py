@@ -19,7 +19,6 @@ Reel = Literal["none", "under", "over"]
 Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]
 Opens = Literal["open", "lid", "zip", "roll top"]
 KINDS, USES, FIXINGS = get_args(Kind), get_args(Use), get_args(Fixed)
-SERVICES: tuple[Serves, ...] = get_args(Serves)
 
 # From the butt's end to the reel, and how deep it sits in a tube: typical of boat and casting rods.
 BUTT_SHARE, BURY_M = 0.17, 0.20

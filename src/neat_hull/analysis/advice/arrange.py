@@ -9,21 +9,20 @@ before it, and the best of them by the full evaluation is kept.
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from math import inf
 
 import numpy as np
 from scipy.optimize import Bounds, LinearConstraint, milp
 from scipy.sparse import coo_array
 
-from neat_hull.analysis.advice.best import brief, changed
+from neat_hull.analysis.advice.best import brief, changed, proved
 from neat_hull.analysis.advice.candidates import Choice, choice
 from neat_hull.analysis.advice.moves import Move
 from neat_hull.analysis.advice.ranking import badness
-from neat_hull.analysis.evaluate import Evaluated, evaluate, evaluated, with_findings
+from neat_hull.analysis.evaluate import Evaluated, evaluated, with_findings
 from neat_hull.analysis.limits import limits_for, zone_steps
-from neat_hull.errors import NeatHullError
 from neat_hull.model.advice import Arrangement, ArrangeProgress, Placed
 from neat_hull.model.figures import Amount, Figures, Said
-from neat_hull.model.nesting import require_nested
 from neat_hull.model.setup import Place, Setup
 
 _ROUNDS = 4
@@ -70,10 +69,11 @@ def arrangements(
         if solved is None or not solved.places:  # nothing else is allowed, or to stay is best
             yield ArrangeProgress(done=total, total=total, words=_LOOKING, best=best)
             return
-        tried = _tried(setup, solved.places, elsewhere)
-        if tried is not None and badness(tried.findings) < least - 1e-9:
-            least = badness(tried.findings)
-            best = _told(setup, solved.places, before, tried, solved.proved)
+        move = Move("place", Said(text=""), tuple(solved.places.items()))
+        tried = proved(setup, move, elsewhere)
+        bad = inf if tried is None else badness(tried.findings)
+        if tried is not None and bad < least - 1e-9:
+            least, best = bad, _told(setup, solved.places, before, tried, solved.proved)
         barred.append(_bar(problem, solved))
         yield ArrangeProgress(done=done, total=total, words=_LOOKING, best=best)
 
@@ -181,19 +181,8 @@ def _bar(problem: _Problem, solved: _Solved) -> LinearConstraint:
     return LinearConstraint(row[None, :], -np.inf, count - max(1, count // _UNLIKE))
 
 
-def _tried(
-    setup: Setup, places: dict[int, Place], elsewhere: Sequence[tuple[int, str]]
-) -> Figures | None:
-    tried = Move("place", Said(text=""), tuple(places.items())).on(setup)
-    try:
-        require_nested(tried)
-        return evaluate(tried, elsewhere)
-    except NeatHullError:
-        return None
-
-
 def _told(
-    setup: Setup, places: dict[int, Place], before: Figures, after: Figures, proved: bool
+    setup: Setup, places: dict[int, Place], before: Figures, after: Figures, none_better: bool
 ) -> Arrangement:
     gone, new = changed(before.findings, after.findings)
     was, now = brief(before), brief(after)
@@ -201,16 +190,15 @@ def _told(
     lines = [
         Said(text=f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
              + (f", {locked} of them locked" if locked else "")),
-        Said(text=f"trim from {{}} {_end(was.trim_deg)} to {{}} {_end(now.trim_deg)}"),
-        Said(text=f"list from {{}} to {_side(was.heel_deg)}, to {{}} to {_side(now.heel_deg)}"),
+        _angles(f"trim from {{}} {_end(was.trim_deg)} to {{}} {_end(now.trim_deg)}",
+                was.trim_deg, now.trim_deg),
+        _angles(f"list from {{}} to {_side(was.heel_deg)}, to {{}} to {_side(now.heel_deg)}",
+                was.heel_deg, now.heel_deg),
         Said(text=f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
              f"their use asks, {_in_place(setup, after)} are now"),
         Said(text=f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
              f"still to stop for: {now.stops}, to fix: {now.fixes}"),
     ]  # fmt: skip
-    for at, pair in ((1, (was.trim_deg, now.trim_deg)), (2, (was.heel_deg, now.heel_deg))):
-        amounts = [Amount(kind="angle", value=abs(value or 0.0)) for value in pair]
-        lines[at] = lines[at].model_copy(update={"amounts": amounts})
     return Arrangement(
         places=[Placed(thing_id=i, place=place) for i, place in places.items()],
         moved=len(places),
@@ -219,8 +207,14 @@ def _told(
         gone=gone,
         new=new,
         lines=lines,
-        proved=proved,
+        proved=none_better,
     )
+
+
+def _angles(text: str, *angles_deg: float | None) -> Said:
+    """Words with angles, whatever their sense."""
+    amounts = [Amount(kind="angle", value=abs(one or 0.0)) for one in angles_deg]
+    return Said(text=text, amounts=amounts)
 
 
 def _end(trim_deg: float | None) -> str:

@@ -1,7 +1,6 @@
 """The best moves for a finding or for the whole boat: ranked, then evaluated in full."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from neat_hull.analysis.advice.moves import Move, moves_for
 from neat_hull.analysis.advice.ranking import badness, ranked
@@ -21,14 +20,6 @@ _ALIKE = WEIGHT["watch"] / 2
 _LOWER = 0.02  # a badness less by this share is worth a move
 
 
-@dataclass(frozen=True)
-class Tried:
-    """A setup evaluated in full."""
-
-    setup: Setup
-    figures: Figures
-
-
 def advise(
     setup: Setup, key: str | None = None, elsewhere: Sequence[tuple[int, str]] = ()
 ) -> Advice:
@@ -37,11 +28,11 @@ def advise(
     None of them adds a finding as bad as the one it clears. Raises InputError for an unknown key.
     """
     now = evaluated(setup)
-    before = Tried(setup, with_findings(now, elsewhere))
-    open_ = [one for one in before.figures.findings if one.accepted is None]
+    before = with_findings(now, elsewhere)
+    open_ = [one for one in before.findings if one.accepted is None]
     asked = open_[:_FINDINGS_WHOLE]
     if key is not None:
-        asked = [one for one in before.figures.findings if one.key == key]
+        asked = [one for one in before.findings if one.key == key]
         if not asked:
             raise InputError("finding", key, "there is no such finding now")
     moves = [move for one in asked for move in moves_for(now.rigged, one)]
@@ -49,7 +40,8 @@ def advise(
     rows = ranked(now, moves, target)[: _FULL if target is not None else _FULL_WHOLE]
     found = []
     for row in rows:
-        one = _suggestion(before, row.move, target, elsewhere)
+        figures = proved(setup, row.move, elsewhere)
+        one = None if figures is None else _suggestion(before, row.move, target, figures)
         if one is not None:
             # what comes to the same within half a watch goes by how small a move it is
             (left, total), suggestion = one
@@ -63,17 +55,21 @@ def advise(
     )
 
 
-def _suggestion(
-    before: Tried, move: Move, target: Finding | None, elsewhere: Sequence[tuple[int, str]]
-) -> tuple[tuple[bool, float], Suggestion] | None:
-    """The move proved, with its rank; None where it does not help, or harms."""
-    tried = move.on(before.setup)
+def proved(setup: Setup, move: Move, elsewhere: Sequence[tuple[int, str]]) -> Figures | None:
+    """The figures with a move done; None where it cannot be."""
+    tried = move.on(setup)
     try:
         require_nested(tried)
-        figures = evaluate(tried, elsewhere)
+        return evaluate(tried, elsewhere)
     except NeatHullError:
         return None
-    gone, new = changed(before.figures.findings, figures.findings)
+
+
+def _suggestion(
+    before: Figures, move: Move, target: Finding | None, figures: Figures
+) -> tuple[tuple[bool, float], Suggestion] | None:
+    """A move with the figures it comes to, and its rank; None where it does not help, or harms."""
+    gone, new = changed(before.findings, figures.findings)
     worst = max((RANK[one.verdict] for one in new), default=0)
     left = None
     if target is not None:
@@ -85,7 +81,7 @@ def _suggestion(
         if not helps or worst >= RANK[target.verdict]:
             return None
     total = badness(figures.findings)
-    if target is None and (total >= badness(before.figures.findings) or worst >= RANK["fix"]):
+    if target is None and (total >= badness(before.findings) or worst >= RANK["fix"]):
         return None
     suggestion = Suggestion(
         kind=move.kind,
@@ -94,7 +90,7 @@ def _suggestion(
         seat=move.seat,
         clears=target is not None and left is None,
         left=left,
-        before=brief(before.figures),
+        before=brief(before),
         after=brief(figures),
         gone=gone,
         new=new,

@@ -5,6 +5,7 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from neat_hull.analysis.findings.basics import SERVICES
+from neat_hull.analysis.findings.case import plain
 from neat_hull.analysis.fits import name_of, slide_m, why_not
 from neat_hull.analysis.lining_up import lined_up
 from neat_hull.analysis.offering import targets
@@ -126,7 +127,7 @@ def _of_one(rigged: Rigged, thing_id: int) -> Iterator[Move]:
 
 
 def _name(thing: Thing) -> str:
-    return thing.name.replace("{", "(").replace("}", ")")
+    return plain(thing.name)
 
 
 def worn() -> Place:
@@ -141,7 +142,7 @@ def _along(rigged: Rigged, thing_id: int, thing: Thing) -> Iterator[Move]:
         return
     for target in targets(rigged.placing, thing_id):
         if target.why is None:
-            words = Said(text=f"take {_name(thing)} along: {target.name}")
+            words = Said(text=f"take {_name(thing)} along: {plain(target.name)}")
             yield Move("along", words, ((thing_id, target.place),))
 
 
@@ -214,7 +215,7 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
         if target.why is not None or target.on == here or target.on.kind == "body":
             continue
         inside = target.on.kind == "thing" and target.on.spot == "in"
-        name = name_of(rigged.setup, target.on).replace("{", "(").replace("}", ")")
+        name = plain(name_of(rigged.setup, target.on))
         where = f": {name}" if target.on.kind != "thing" else f" {name}"
         words = Said(text=f"{_name(thing)}{where}")
         yield Move("into" if inside else "place", words, ((thing_id, target.place),))
