@@ -3,13 +3,13 @@
 import numpy as np
 from benchmarks.evaluate import crowded, times_ms
 
-from neat_hull.analysis.clearance import clashes
-from neat_hull.analysis.drawing import BEARINGS_RAD
-from neat_hull.analysis.evaluate import CURVE_DEG
-from neat_hull.analysis.reaching import come_by
-from neat_hull.analysis.rigging import limits_of, rig
-from neat_hull.physics import reach
-from neat_hull.physics.hydrostatics import settle_with_curve
+from neat_hull.subjects.room.figures import clashes
+from neat_hull.whole.drawing import BEARINGS_RAD
+from neat_hull.whole.evaluate import CURVE_DEG
+from neat_hull.subjects.reach.figures import come_by
+from neat_hull.rig.rigging import limits_of, rig
+from neat_hull.physics.body import reach
+from neat_hull.physics.water.hydrostatics import settle_with_curve
 
 
 def main() -> None:

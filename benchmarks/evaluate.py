@@ -5,7 +5,7 @@ from collections.abc import Callable
 
 import numpy as np
 
-from neat_hull.analysis.evaluate import evaluate
+from neat_hull.whole.evaluate import evaluate
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.setup import Place, Setup
 from neat_hull.model.thing import Thing

@@ -7,11 +7,11 @@ import numpy as np
 from scipy.optimize import fsolve
 from tests.meshes import box_of, mesh_of, under_water
 
-from neat_hull.physics.floating import FloatingHull
-from neat_hull.physics.hull import Hull, Station, Well
-from neat_hull.physics.hydrostatics import equilibrium, settle, settle_with_curve
-from neat_hull.physics.loads import Loads
-from neat_hull.physics.stability import FULL_RAD
+from neat_hull.physics.water.floating import FloatingHull
+from neat_hull.physics.hull.shape import Hull, Station, Well
+from neat_hull.physics.water.hydrostatics import equilibrium, settle, settle_with_curve
+from neat_hull.physics.water.loads import Loads
+from neat_hull.physics.water.stability import FULL_RAD
 
 DENSITY = 1000.0
 MESH_SECTIONS = 81  # as many as bring the mesh within 0.1 % of the same volume

@@ -5,9 +5,9 @@ import time
 import numpy as np
 from benchmarks.evaluate import crowded, times_ms
 
-from neat_hull.analysis.advice.arrange import arrangements
-from neat_hull.analysis.advice.best import advise
-from neat_hull.analysis.evaluate import evaluated, with_findings
+from neat_hull.whole.arrange import arrangements
+from neat_hull.whole.advice.best import advise
+from neat_hull.whole.evaluate import evaluated, with_findings
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.setup import Place, Setup
 

@@ -5,9 +5,9 @@ from collections.abc import Callable
 import numpy as np
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.floating import FloatingHull
-from neat_hull.physics.hull import Hull, Station, Well
-from neat_hull.physics.loads import Loads
+from neat_hull.physics.hull.shape import Hull, Station, Well
+from neat_hull.physics.water.floating import FloatingHull
+from neat_hull.physics.water.loads import Loads
 
 FRESH = 1000.0
 

@@ -6,8 +6,8 @@ import numpy as np
 import trimesh
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.hull import Hull, Well
-from neat_hull.physics.lattice import outline_at
+from neat_hull.physics.hull.lattice import outline_at
+from neat_hull.physics.hull.shape import Hull, Well
 
 
 def mesh_of(hull: Hull, sections: int = 241) -> Any:

@@ -14,6 +14,7 @@ A boat that is merely bad (stern-heavy, tender, wet) is no error: that is a figu
 """
 
 from collections.abc import Sequence
+from typing import Any
 
 
 class NeatHullError(Exception):
@@ -30,6 +31,10 @@ class InputError(NeatHullError, ValueError):
         super().__init__(f"{field}: {why}" if field else why)
         self.field, self.value, self.why = field, value, why
 
+    def __reduce__(self) -> tuple[Any, ...]:
+        """Errors cross from one process to another by what they were made of."""
+        return type(self), (self.field, self.value, self.why)
+
 
 class InputErrors(InputError):
     """Several unusable values found in one reading, so that all can be shown at once."""
@@ -38,6 +43,10 @@ class InputErrors(InputError):
         first = errors[0]
         super().__init__(first.field, first.value, first.why)
         self.errors = tuple(errors)
+
+    def __reduce__(self) -> tuple[Any, ...]:
+        """As of one."""
+        return type(self), (self.errors,)
 
 
 class DoesNotFloat(NeatHullError, ValueError):
@@ -49,6 +58,10 @@ class DoesNotFloat(NeatHullError, ValueError):
             f"but wholly under water this boat lifts only {_kilos(capacity_kg)} kg"
         )
         self.mass_kg, self.capacity_kg = mass_kg, capacity_kg
+
+    def __reduce__(self) -> tuple[Any, ...]:
+        """As of `InputError`."""
+        return type(self), (self.mass_kg, self.capacity_kg)
 
 
 def _kilos(mass_kg: float) -> str:
@@ -71,6 +84,10 @@ class ConflictError(NeatHullError):
             f"this change was based on revision {seen}, but the setup is now at {current}"
         )
         self.seen, self.current = seen, current
+
+    def __reduce__(self) -> tuple[Any, ...]:
+        """As of `InputError`."""
+        return type(self), (self.seen, self.current)
 
 
 class FeedError(NeatHullError, OSError):

@@ -26,8 +26,8 @@ def test_several_things_are_one_step(client: TestClient) -> None:
 
 def test_what_a_thing_is_told_is_kept(client: TestClient) -> None:
     thing = get(client)["setup"]["things"]["9"] | {
-        "use": "each cast", "worn": True, "price": 12.5, "notes": "lid sticks", "empty_kg": 2.0,
-        "filled": 0.5,
+        "use": "each cast", "worn": True, "price": 12.5, "notes": "lid sticks",
+        "fill": {"empty_kg": 2.0, "filled": 0.5, "sloshes": False, "afloat": False},
     }  # fmt: skip
     after = client.put(f"{V1}/1/things", json={"revision": 1,
                        "things": [{"thing_id": 9, "thing": thing}]}).json()  # fmt: skip

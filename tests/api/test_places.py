@@ -7,7 +7,7 @@ from fastapi.testclient import TestClient
 
 V1 = "/api/v1/setups"
 SEAT, SCREEN, ROD, CRATE, SPARE_ROD, TRAY, TANK, HOLDER = 1, 6, 7, 9, 10, 14, 21, 22
-IN_CRATE = {"kind": "thing", "thing": CRATE, "spot": "in"}
+IN_CRATE = {"kind": "thing", "thing": CRATE, "where": "in"}
 BARE = {"x_m": 0.4, "y_m": 0.1, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
 
 
@@ -39,7 +39,7 @@ def undo(client: TestClient) -> Any:
 
 def test_a_thing_in_the_crate_goes_ashore_with_it_and_both_come_back(client: TestClient) -> None:
     inside = put(client, TRAY, x_m=0.0, y_m=0.0, on=IN_CRATE).json()
-    assert row(inside, TRAY)["held_by"] == CRATE
+    assert row(inside, TRAY)["holder_id"] == CRATE
     seen = inside["revision"]
     ashore = client.delete(f"{V1}/1/places/{CRATE}", params={"revision": seen}).json()
     assert not {str(CRATE), str(TRAY), str(SPARE_ROD)} & set(ashore["setup"]["places"])
@@ -62,8 +62,8 @@ def test_striking_off_a_crate_leaves_its_contents_ashore(client: TestClient) -> 
 @pytest.mark.parametrize(
     ("thing", "on"),
     [
-        (TRAY, {"kind": "thing", "thing": TANK, "spot": "on"}),  # ashore
-        (CRATE, {"kind": "thing", "thing": SPARE_ROD, "spot": "on"}),  # stands in it
+        (TRAY, {"kind": "thing", "thing": TANK, "where": "on"}),  # ashore
+        (CRATE, {"kind": "thing", "thing": SPARE_ROD, "where": "on"}),  # stands in it
         (TRAY, {"kind": "fitting", "name": "Nowhere"}),
         (TRAY, {"kind": "attic"}),
         (TRAY, {"kind": "thing", "thing": 2**70}),
@@ -203,7 +203,7 @@ def test_nested_things_keep_their_places_under_new_numbers(client: TestClient) -
     taken = client.post(f"{V1}/import", json={"text": text}).json()
     crate = next(i for i, t in taken["setup"]["things"].items() if t["name"] == "Other crate")
     assert crate in taken["setup"]["places"]
-    assert row(taken, SPARE_ROD)["held_by"] == int(crate)
+    assert row(taken, SPARE_ROD)["holder_id"] == int(crate)
     ours, theirs = (state["figures"]["afloat"] for state in (get(client), taken))
     for figure in ("trim_deg", "heel_deg", "gm_m"):  # summed in another order
         assert theirs[figure] == pytest.approx(ours[figure], abs=1e-9)

@@ -72,7 +72,7 @@ def test_the_faulty_demo_is_followed_to_the_end_and_undone_to_the_beginning(
 
 
 def test_a_suggestion_is_a_ghost_until_it_is_applied(bench: Page, server: Server) -> None:
-    one = card(bench, "no pfd worn")
+    one = card(bench, "no-pfd-worn")
     one.locator(".head").click()
     expect(one).to_contain_text("To clear it: put on PFD.")
     bench.keyboard.press("t")
@@ -86,7 +86,7 @@ def test_a_suggestion_is_a_ghost_until_it_is_applied(bench: Page, server: Server
 
 
 def test_what_is_moved_by_hand_goes_before_a_suggestion(bench: Page, server: Server) -> None:
-    one = card(bench, "no pfd worn")
+    one = card(bench, "no-pfd-worn")
     one.locator(".head").click()
     one.get_by_test_id("try").click()
     expect(one.get_by_test_id("apply")).to_be_visible()
@@ -98,7 +98,7 @@ def test_what_is_moved_by_hand_goes_before_a_suggestion(bench: Page, server: Ser
 
 
 def test_another_of_the_suggestions_can_be_tried(bench: Page, server: Server) -> None:
-    one = card(bench, "in the pedals")
+    one = card(bench, "in-the-pedals")
     one.locator(".head").click()
     one.get_by_test_id("try").click()
     ways = one.get_by_test_id("suggestions").locator("li")
@@ -108,18 +108,18 @@ def test_another_of_the_suggestions_can_be_tried(bench: Page, server: Server) ->
     expect(one.get_by_test_id("suggestion-1")).to_have_attribute("aria-pressed", "true")
     ways.nth(1).get_by_test_id("apply").click()
     expect(bench.get_by_test_id("undo")).to_have_attribute("title", f"Undo: Try: {words}")
-    expect(card(bench, "in the pedals")).to_have_count(0)
+    expect(card(bench, "in-the-pedals")).to_have_count(0)
 
 
 def test_show_puts_the_hand_on_the_thing(bench: Page, server: Server) -> None:
-    one = card(bench, "in the pedals")
+    one = card(bench, "in-the-pedals")
     one.locator(".head").click()
     one.get_by_test_id("show").click()
     expect(bench.locator(f'[data-aboard="{SCREEN}"]')).to_have_class(re.compile("selected|chosen"))
 
 
 def test_one_is_accepted_with_a_reason_and_no_longer(bench: Page, server: Server) -> None:
-    one = card(bench, "cleat unknown")
+    one = card(bench, "cleat-unknown")
     watches = count(bench, "watch")
     one.locator(".head").click()
     one.get_by_test_id("accept").click()
@@ -152,30 +152,30 @@ def test_filter_and_groups(bench: Page, server: Server) -> None:
 def test_on_paper_every_finding_stands_with_its_reasons(bench: Page, server: Server) -> None:
     bench.emulate_media(media="print")
     bench.evaluate("window.dispatchEvent(new Event('beforeprint'))")
-    expect(card(bench, "heavy at an end")).to_contain_text("To clear it")
+    expect(card(bench, "heavy-at-an-end")).to_contain_text("To clear it")
     expect(bench.locator(".frame > header")).to_be_hidden()
     expect(bench.get_by_test_id("by-place")).to_be_hidden()
     expect(bench.get_by_role("heading", name="judged for calm pond")).to_be_visible()
     bench.evaluate("window.dispatchEvent(new Event('afterprint'))")
-    expect(card(bench, "heavy at an end")).not_to_contain_text("To clear it")
+    expect(card(bench, "heavy-at-an-end")).not_to_contain_text("To clear it")
 
 
 def test_a_limit_is_moved_and_put_back(bench: Page, server: Server) -> None:
-    expect(card(bench, "bow or stern down")).to_have_count(1)
+    expect(card(bench, "bow-or-stern-down")).to_have_count(1)
     bench.get_by_test_id("limits").click()
     row = bench.locator('[data-limit="trim"]')
     row.locator("input").first.fill("2")
     row.locator("input").first.press("Tab")
     expect(row.get_by_role("button", name="back to usual")).to_be_visible()
-    expect(card(bench, "bow or stern down")).to_have_count(0)
+    expect(card(bench, "bow-or-stern-down")).to_have_count(0)
     row.get_by_role("button", name="back to usual").click()
     expect(row.get_by_role("button", name="back to usual")).to_have_count(0)
-    expect(card(bench, "bow or stern down")).to_have_count(1)
+    expect(card(bench, "bow-or-stern-down")).to_have_count(1)
     row.locator("input").first.fill("wide")
     row.locator("input").first.press("Tab")
     expect(bench.get_by_role("alert")).to_contain_text("cannot be read")
     bench.get_by_text("open water", exact=True).click()
-    expect(card(bench, "no spare paddle")).to_have_count(1)
+    expect(card(bench, "no-spare-paddle")).to_have_count(1)
 
 
 def test_everything_is_arranged_shown_and_applied(bench: Page, server: Server) -> None:

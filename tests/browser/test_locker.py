@@ -120,7 +120,9 @@ def test_a_broken_file_is_told_and_changes_nothing(bench: Page, tmp_path: Path) 
     file.write_text('{"format": "neat-hull/setup", "version": 9}')
     setups(bench)
     bench.get_by_test_id("setup-file").set_input_files(file)
-    expect(bench.get_by_role("alert")).to_contain_text("reads version 1, but the file says 9")
+    expect(bench.get_by_role("alert")).to_contain_text(
+        "reads versions 1 and 2, but the file says 9"
+    )
     expect(bench.get_by_test_id("setup-plan")).to_have_count(0)
 
 

@@ -5,10 +5,11 @@ import pytest
 from neat_hull.errors import InputErrors
 from neat_hull.files.catalog import catalog
 from neat_hull.files.gear_csv import read_gear, write_gear
+from neat_hull.whole.registry import columns
 
 
 def test_what_is_written_is_read_back() -> None:
-    good, bad = read_gear(write_gear(catalog()))
+    good, bad = read_gear(write_gear(catalog(), columns()), columns())
     assert bad == []
     assert [row.thing for row in good] == list(catalog())
 
@@ -25,21 +26,21 @@ def test_every_catalogue_thing_is_a_guess_with_a_kind() -> None:
      ("mass_oz", "8", 0.226796185), ("MASS_KG", "2,5", 2.5)],
 )  # fmt: skip
 def test_weights_come_in_the_unit_of_their_header(header: str, cell: str, kg: float) -> None:
-    good, _ = read_gear(f"name;{header}\nNet;{cell}\n")
+    good, _ = read_gear(f"name;{header}\nNet;{cell}\n", columns())
     assert good[0].thing.mass_kg == pytest.approx(kg)
     assert good[0].thing.evidence == "guess"
 
 
 def test_flags_lengths_and_own_columns() -> None:
     text = "name,mass_kg,length_in,leashed,floats,colour\nNet,0.8,40,yes,no,red\n"
-    thing = read_gear(text)[0][0].thing
+    thing = read_gear(text, columns())[0][0].thing
     assert thing.length_m == pytest.approx(1.016)
-    assert (thing.leashed, thing.floats) == (True, False)
+    assert (thing.fixing.leashed, thing.floats) == (True, False)
 
 
 def test_bad_lines_are_told_with_their_reason_and_good_ones_kept() -> None:
     text = "name,mass_kg,use\nNet,0.8,hourly\n,1,hourly\nRod,heavy,hourly\nCup,0.1,often\n"
-    good, bad = read_gear(text)
+    good, bad = read_gear(text, columns())
     assert [row.thing.name for row in good] == ["Net"]
     assert [row.line for row in bad] == [3, 4, 5]
     assert "name: is missing" in bad[0].why
@@ -50,10 +51,10 @@ def test_bad_lines_are_told_with_their_reason_and_good_ones_kept() -> None:
 @pytest.mark.parametrize("name", ["=1+1", "+cmd", "-2", "@sum", "'quoted", "\tx"])
 def test_cells_that_would_run_are_plain_text_and_come_back(name: str) -> None:
     thing = catalog()[0].model_copy(update={"name": name, "notes": name})
-    text = write_gear([thing])
+    text = write_gear([thing], columns())
     cells = text.splitlines()[1].split(",")
     assert not cells[0].strip('"').startswith(("=", "+", "-", "@", "\t"))
-    assert read_gear(text)[0][0].thing.notes.strip() == name.strip()
+    assert read_gear(text, columns())[0][0].thing.notes.strip() == name.strip()
 
 
 @pytest.mark.parametrize(
@@ -62,4 +63,4 @@ def test_cells_that_would_run_are_plain_text_and_come_back(name: str) -> None:
 )
 def test_a_table_without_its_columns_is_refused(text: str, words: str) -> None:
     with pytest.raises(InputErrors, match=words):
-        read_gear(text)
+        read_gear(text, columns())

@@ -6,13 +6,13 @@ from xml.etree import ElementTree as ET
 
 import pytest
 
-from neat_hull.analysis.drawing import drawing
-from neat_hull.analysis.evaluate import evaluate
 from neat_hull.files.deck import numbered
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.demo import demo_setups
-from neat_hull.files.sheet_pdf import sheet_pdf
+from neat_hull.files.wall_sheet import wall_sheet
 from neat_hull.model.setup import Setup
+from neat_hull.whole.drawing import drawing
+from neat_hull.whole.evaluate import evaluate
 
 DEMO = demo_setups()[0]
 SVG = "{http://www.w3.org/2000/svg}"
@@ -68,14 +68,14 @@ def test_names_are_text_and_nothing_else(name: str) -> None:
     assert list(plan.iter(f"{SVG}script")) == []
     assert name in [p.findtext(f"{SVG}title") for p in plan.iter(f"{SVG}path")]
     renamed = DEMO.model_copy(update={"name": name, "things": things})
-    page = sheet_pdf(renamed, drawing(renamed), evaluate(renamed), "metric", "a4")
+    page = wall_sheet(renamed, drawing(renamed), evaluate(renamed), "metric", "a4")
     assert page.startswith(b"%PDF")
 
 
 @pytest.mark.parametrize(("paper", "size"), [("a4", b"595.2756 841.8898"), ("letter", b"612 792")])
 @pytest.mark.parametrize("units", ["metric", "imperial"])
 def test_the_sheet_is_one_page_of_the_paper_asked_for(paper: Any, size: bytes, units: Any) -> None:
-    page = sheet_pdf(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
+    page = wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
     assert page.count(b"/Type /Page\n") == 1
     assert size in page
-    assert page == sheet_pdf(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
+    assert page == wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)

@@ -7,10 +7,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from neat_hull.analysis.evaluate import evaluate
 from neat_hull.errors import InputErrors
 from neat_hull.files.demo import demo_setups
 from neat_hull.files.setup_file import MOST_BYTES, read_setup, setup_schema, write_setup
+from neat_hull.whole.evaluate import evaluate
 
 DEMO = demo_setups()
 
@@ -53,7 +53,7 @@ def test_lines_are_stable_so_that_a_move_is_a_small_difference() -> None:
         (b"[" * 100_000, "", "is not JSON"),
         (b"[]", "", "an object"),
         (raw(format="other"), "format", "must be"),
-        (raw(version=2), "version", "reads version 1, but the file says 2"),
+        (raw(version=3), "version", "reads versions 1 and 2, but the file says 3"),
         (raw(colour="red"), "colour", "is not a field we know"),
         (raw(name=7), "name", "must be text"),
         (raw(water="tea"), "water", "must be one of"),

@@ -5,14 +5,12 @@ from typing import Annotated
 from fastapi import APIRouter
 from pydantic import Field
 
-from neat_hull.api.changes import write_step
-from neat_hull.api.setups import Seen
-from neat_hull.api.state import Db, SetupId, SetupState, state_of
+from neat_hull.api.state import Db, Seen, SetupId, SetupState, state_of
+from neat_hull.editing.steps import write_step
 from neat_hull.errors import NotFoundError
-from neat_hull.model.base import Model
-from neat_hull.model.figures import Answer
+from neat_hull.model.base import Answer, Model
 from neat_hull.model.setup import Angler
-from neat_hull.physics.build import usual
+from neat_hull.physics.body.build import usual
 from neat_hull.store.connect import transaction
 from neat_hull.store.history import Change
 from neat_hull.store.setups import KnownAngler, add_angler, list_anglers

@@ -11,7 +11,21 @@ from starlette.responses import Response
 from starlette.types import Scope
 
 from neat_hull import __version__
-from neat_hull.api import anglers, boat, changes, gear, instrument, judgement, setup_files, setups
+from neat_hull.api import (
+    advice,
+    afloat,
+    anglers,
+    boat,
+    changes,
+    compare,
+    findings,
+    gear,
+    instrument,
+    placing,
+    reach,
+    setup_files,
+    setups,
+)
 from neat_hull.api.guard import Guard
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body
 from neat_hull.api.state import SetupCache
@@ -38,14 +52,11 @@ def create_app(
     )
     app.state.data, app.state.cache, app.state.listener = data, SetupCache(), listener
     v1 = APIRouter(prefix="/api/v1")
-    v1.include_router(setup_files.router)
-    v1.include_router(setups.router)
-    v1.include_router(changes.router)
-    v1.include_router(boat.router)
-    v1.include_router(anglers.router)
-    v1.include_router(gear.router)
-    v1.include_router(judgement.router)
-    v1.include_router(instrument.router)
+    for part in (
+        setup_files, setups, changes, placing, boat, anglers, gear, afloat, reach, findings, advice,
+        compare, instrument,
+    ):  # fmt: skip
+        v1.include_router(part.router)
     app.include_router(v1)
     for kind in STATUS:
         app.add_exception_handler(kind, answer)

@@ -7,8 +7,7 @@ from fastapi import APIRouter, Request
 from pydantic import Field
 
 from neat_hull.instruments.listener import Listener
-from neat_hull.model.base import Model
-from neat_hull.model.figures import Answer
+from neat_hull.model.base import Answer, Model
 
 router = APIRouter(prefix="/instrument", tags=["instrument"])
 

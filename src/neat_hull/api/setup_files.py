@@ -6,15 +6,13 @@ from fastapi import APIRouter
 from pydantic import Field
 from starlette.responses import Response
 
-from neat_hull.analysis.evaluate import evaluate, require_afloat
-from neat_hull.analysis.moving import move_to
 from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
+from neat_hull.editing.moving import move_to
 from neat_hull.errors import InputError
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.setup_file import read_setup, write_setup
-from neat_hull.files.sheet_pdf import Paper, Units, sheet_pdf
-from neat_hull.model.base import Model
-from neat_hull.model.figures import Answer
+from neat_hull.files.wall_sheet import Paper, Units, wall_sheet
+from neat_hull.model.base import Answer, Model
 from neat_hull.store.connect import transaction
 from neat_hull.store.imports import (
     archive_setup,
@@ -24,6 +22,8 @@ from neat_hull.store.imports import (
     plan_import,
 )
 from neat_hull.store.setups import SetupName, list_setups, load_setup
+from neat_hull.whole.evaluate import evaluate, require_afloat
+from neat_hull.whole.registry import require_known_limits
 
 router = APIRouter(prefix="/setups", tags=["setup files"])
 
@@ -89,10 +89,10 @@ def move(setup_id: SetupId, body: Move, db: Db) -> MovedState:
             raise InputError("onto_setup_id", onto.setup_id, "that setup is on the same boat")
         moved = move_to(source.setup, onto.setup.boat, onto.setup.seat)
         setup = moved.setup.model_copy(update={"name": body.name})
-        figures = require_afloat(setup)
+        ev = require_afloat(setup)
         new = move_setup(db, source, onto, setup)
     return MovedState(
-        state=state_of(load_setup(db, new), figures),
+        state=state_of(load_setup(db, new), ev),
         ashore=[source.setup.things[i].name for i in moved.ashore],
     )
 
@@ -125,7 +125,7 @@ def deck_plan(setup_id: SetupId, db: Db) -> Response:
 def sheet(setup_id: SetupId, db: Db, units: Units = "metric", paper: Paper = "a4") -> Response:
     """One page for the garage wall."""
     setup = load_setup(db, setup_id).setup
-    page = sheet_pdf(setup, draw(setup), evaluate(setup), units, paper)
+    page = wall_sheet(setup, draw(setup), evaluate(setup), units, paper)
     return Response(page, media_type="application/pdf", headers=_attached(setup.name, "pdf"))
 
 
@@ -139,6 +139,7 @@ def _attached(name: str, suffix: str) -> dict[str, str]:
 def preview_import(body: FileText, db: Db) -> SetupImport:
     """Read a file and say what taking it in would do; nothing is changed."""
     setup = read_setup(body.text.encode())
+    require_known_limits(setup.judging)
     require_afloat(setup)
     plan = plan_import(db, setup)
     return SetupImport(
@@ -157,6 +158,7 @@ def preview_import(body: FileText, db: Db) -> SetupImport:
 def take_in(body: FileText, db: Db) -> SetupState:
     """Take a file in as a new setup."""
     setup = read_setup(body.text.encode())
+    require_known_limits(setup.judging)
     require_afloat(setup)
     with transaction(db):
         new = import_setup(db, setup)

@@ -3,23 +3,32 @@
 from collections.abc import Iterator
 from functools import lru_cache
 from pathlib import Path
-from sqlite3 import Connection
 from typing import Annotated
 
 from fastapi import Depends, Request
 from fastapi import Path as PathParam
 from pydantic import BaseModel
 
-from neat_hull.analysis.drawing import drawing
-from neat_hull.analysis.evaluate import evaluate
-from neat_hull.model.figures import Drawing, Figures
+from neat_hull.editing.steps import elsewhere_of
+from neat_hull.model.base import Model
+from neat_hull.model.drawing import Drawing
+from neat_hull.model.figures import Figures
 from neat_hull.model.setup import Setup
-from neat_hull.store.connect import connect
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.store.connect import Connection, connect
 from neat_hull.store.setups import Elsewhere, StoredSetup, load_setup, ticks
+from neat_hull.whole.drawing import drawing
+from neat_hull.whole.evaluate import evaluated, live
 
 # Ids as SQLite can hold them; anything larger is refused at the door.
 SetupId = Annotated[int, PathParam(ge=1, le=2**62)]
 ThingId = Annotated[int, PathParam(ge=1, le=2**62)]
+
+
+class Seen(Model):
+    """The revision a change is based on."""
+
+    revision: int
 
 
 class SetupState(BaseModel):
@@ -53,10 +62,15 @@ Db = Annotated[Connection, Depends(open_db, scope="function")]
 
 
 class SetupCache:
-    """The setups last read, so that a drag does not read the same rows sixty times a second."""
+    """The setups last read, and last evaluated.
+
+    A drag then does not read the same rows sixty times a second, nor work out again what has not
+    moved.
+    """
 
     def __init__(self) -> None:
         self._held: dict[int, tuple[int, StoredSetup]] = {}
+        self._last: dict[int, Evaluated] = {}
 
     def load(self, db: Connection, setup_id: int) -> StoredSetup:
         """As `load_setup`, from memory while the file's clock has not moved."""
@@ -67,9 +81,24 @@ class SetupCache:
             self._held[setup_id] = held
         return held[1]
 
+    def evaluated(self, stored: StoredSetup, setup: Setup) -> Evaluated:
+        """A stored setup, or a trial of it, after the one of it that was evaluated last."""
+        ev = evaluated(setup, elsewhere_of(stored), self._last.get(stored.setup_id))
+        self._last[stored.setup_id] = ev
+        return ev
 
-def state_of(stored: StoredSetup, figures: Figures | None = None) -> SetupState:
-    """Everything about a stored setup; `figures` where the caller has them already."""
+
+def cache_of(request: Request) -> SetupCache:
+    """The application's cache."""
+    cache: SetupCache = request.app.state.cache
+    return cache
+
+
+Cache = Annotated[SetupCache, Depends(cache_of)]
+
+
+def state_of(stored: StoredSetup, ev: Evaluated | None = None) -> SetupState:
+    """Everything about a stored setup; `ev` where the caller has evaluated it already."""
     return SetupState(
         setup_id=stored.setup_id,
         revision=stored.revision,
@@ -77,15 +106,10 @@ def state_of(stored: StoredSetup, figures: Figures | None = None) -> SetupState:
         undo_label=stored.undo_label,
         redo_label=stored.redo_label,
         setup=stored.setup,
-        figures=figures or evaluate(stored.setup, elsewhere_of(stored)),
+        figures=live(ev or evaluated(stored.setup, elsewhere_of(stored))),
         drawing=draw(stored.setup),
         elsewhere=stored.elsewhere,
     )
-
-
-def elsewhere_of(stored: StoredSetup) -> list[tuple[int, str]]:
-    """Things that another setup of the day has aboard too, as the core asks for them."""
-    return [(one.thing_id, one.setup) for one in stored.elsewhere]
 
 
 def draw(setup: Setup) -> Drawing:

@@ -6,10 +6,8 @@ from contextlib import closing
 from pathlib import Path
 from sqlite3 import Connection
 
-from neat_hull.analysis.calibration import refit
-from neat_hull.analysis.evaluate import require_afloat
-from neat_hull.api.changes import write_step
-from neat_hull.api.gear import plan_table
+from neat_hull.editing.imports import plan_table
+from neat_hull.editing.steps import write_step
 from neat_hull.errors import InputError, NeatHullError, StoreError
 from neat_hull.files.offsets import read_offsets
 from neat_hull.files.setup_file import MOST_BYTES, read_setup_file, write_setup
@@ -20,6 +18,9 @@ from neat_hull.store.imports import import_setup
 from neat_hull.store.rows import SQL as ROWS
 from neat_hull.store.rows import put_row, read_row
 from neat_hull.store.setups import load_setup, next_thing_id, tick
+from neat_hull.subjects.calibration.figures import refit
+from neat_hull.whole.evaluate import require_afloat
+from neat_hull.whole.registry import require_known_limits
 
 
 def export_setup(data: Path, setup_id: int, to: Path) -> None:
@@ -50,6 +51,7 @@ def import_files(
             for file in files:
                 if file.suffix.lower() != ".csv":
                     setup = read_setup_file(file)
+                    require_known_limits(setup.judging)
                     require_afloat(setup)
                     done.append((file, f"setup {import_setup(db, setup)}"))
                 elif _is_offsets(text := _text(file)):

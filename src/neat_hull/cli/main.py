@@ -27,8 +27,8 @@ def _root() -> None:
 @app.command(name="float")
 def float_(case: Annotated[Path, typer.Argument(help="A float case, JSON.")]) -> None:
     """Print the hydrostatics of a bare case as JSON."""
-    from neat_hull.analysis.float_report import float_report
     from neat_hull.files.float_case import read_float_case
+    from neat_hull.subjects.afloat.case import float_report
 
     try:
         report = float_report(read_float_case(case))
@@ -93,12 +93,15 @@ def check(
     as_json: Annotated[bool, typer.Option("--json", help="All figures as JSON.")] = False,
 ) -> None:
     """Evaluate a whole setup file: figures and findings; exit status 1 when one is a stop."""
-    from neat_hull.analysis.evaluate import require_afloat
     from neat_hull.cli.report import lines
     from neat_hull.files.setup_file import read_setup_file
+    from neat_hull.whole.evaluate import live, require_afloat
+    from neat_hull.whole.registry import require_known_limits
 
     try:
-        figures = require_afloat(read_setup_file(setup))
+        asked = read_setup_file(setup)
+        require_known_limits(asked.judging)
+        figures = live(require_afloat(asked))
     except NeatHullError as error:
         _refuse(str(setup), error)
     typer.echo(figures.model_dump_json(indent=2) if as_json else "\n".join(lines(figures)))

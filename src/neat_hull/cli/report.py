@@ -2,7 +2,8 @@
 
 from collections.abc import Iterator
 
-from neat_hull.model.figures import Figures, HowKind, Said
+from neat_hull.model.figures import Figures
+from neat_hull.model.said import HowKind, Said
 
 _MARK = {"fine": "✓", "watch": "●", "fix": "▲", "stop": "■"}
 

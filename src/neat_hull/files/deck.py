@@ -3,7 +3,8 @@
 import math
 from dataclasses import dataclass
 
-from neat_hull.model.figures import Aboard, Figures
+from neat_hull.model.figures import Figures
+from neat_hull.model.reach import Aboard
 from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 

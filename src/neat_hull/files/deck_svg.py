@@ -3,7 +3,8 @@
 from xml.sax.saxutils import escape, quoteattr
 
 from neat_hull.files.deck import Outline, numbered
-from neat_hull.model.figures import Drawing, Figures
+from neat_hull.model.drawing import Drawing
+from neat_hull.model.figures import Figures
 from neat_hull.model.setup import Setup
 
 _MARGIN_MM = 120.0

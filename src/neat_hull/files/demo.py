@@ -50,5 +50,5 @@ def _boat(row: Any) -> Boat:
 def _place(row: Any, ids: dict[str, int]) -> Place:
     on = row.get("on")
     if on is not None and on["kind"] == "thing":
-        row["on"] = {"kind": "thing", "thing": ids[on["name"]], "spot": on["spot"]}
+        row["on"] = {"kind": "thing", "thing": ids[on["name"]], "where": on["where"]}
     return Place.model_validate({"z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0} | row)

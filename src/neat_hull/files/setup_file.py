@@ -11,17 +11,18 @@ from typing import Any, Final, Literal
 from pydantic import Field, ValidationError
 
 from neat_hull.errors import InputError, InputErrors
-from neat_hull.model.base import Model, input_errors
+from neat_hull.model import upcast
+from neat_hull.model.base import input_errors
 from neat_hull.model.boat import Boat
-from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.judging import Judging
 from neat_hull.model.nesting import require_nested
+from neat_hull.model.sections import Sections
 from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 
 FORMAT: Final = "neat-hull/setup"
-VERSION: Final = 1
+VERSION: Final = 2
+READ: Final = (1, VERSION)  # the first is brought up, see `model.upcast`
 MOST_BYTES = 2 * 1024 * 1024  # a setup of 500 things is under 300 kB
 
 
@@ -38,21 +39,19 @@ class FilePlacement(Place):
     thing: int
 
 
-class SetupFile(Model):
+class SetupFile(Sections):
     """Everything needed to judge a boat, self-contained."""
 
     format: Literal["neat-hull/setup"]
-    version: Literal[1]
+    version: Literal[2]
     name: str = Field(min_length=1, max_length=80)
     water: Water
     boat: Boat
     angler: Angler
     seat: SeatPlace
-    demands: DemandNumbers = DemandNumbers()
     day: Day | None = None
     water_temp_c: float | None = Field(default=None, ge=-2, le=40)
     posture: Posture = "sits"
-    judging: Judging = Judging()
     gear: list[FileThing] = Field(max_length=2000)
     placements: list[FilePlacement] = Field(max_length=2000)
 
@@ -68,24 +67,31 @@ def write_setup(setup: Setup) -> str:
         boat=setup.boat,
         angler=setup.angler,
         seat=setup.seat,
-        demands=setup.demands,
         day=setup.day,
         water_temp_c=setup.water_temp_c,
         posture=setup.posture,
-        judging=setup.judging,
+        **_sections(setup),
         gear=[FileThing(id=i, **setup.things[i].model_dump(exclude={"photo"})) for i in aboard],
         placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
     )
     return json.dumps(file.model_dump(mode="json"), indent=1, ensure_ascii=False) + "\n"
 
 
+def _sections(one: Sections) -> dict[str, Any]:
+    return {name: getattr(one, name) for name in Sections.model_fields}
+
+
 def read_setup(data: bytes) -> Setup:
     """Read a file back. Raises InputErrors naming each field that cannot be."""
     if len(data) > MOST_BYTES:
         raise InputErrors([InputError("", len(data), f"is larger than {MOST_BYTES // 2**20} MB")])
-    _require_version(data)
+    raw = _raw(data)
     try:
-        file = SetupFile.model_validate_json(data)
+        # What is no object is told by the reader of the whole.
+        if raw is None:
+            file = SetupFile.model_validate_json(data)
+        else:
+            file = SetupFile.model_validate_json(json.dumps(upcast.setup_file(raw)))
     except ValidationError as error:
         raise input_errors(error.errors(include_url=False)) from error
     things = {
@@ -113,11 +119,10 @@ def read_setup(data: bytes) -> Setup:
             one.thing: Place.model_validate(one.model_dump(exclude={"thing"}))
             for one in file.placements
         },
-        demands=file.demands,
         day=file.day,
         water_temp_c=file.water_temp_c,
         posture=file.posture,
-        judging=file.judging,
+        **_sections(file),
     )
     require_nested(setup)
     return setup
@@ -137,16 +142,22 @@ def setup_schema() -> dict[str, Any]:
     return SetupFile.model_json_schema()
 
 
-def _require_version(data: bytes) -> None:
-    """Tell a newer file from a broken one, before its unknown fields are complained of."""
+def _raw(data: bytes) -> dict[str, Any] | None:
+    """The object in a file, None where there is none to be read.
+
+    Tells a newer file from a broken one, before its unknown fields are complained of.
+    """
     try:
         raw = json.loads(data)
     except (ValueError, RecursionError):
-        return  # the reader of the whole says where
+        return None  # the reader of the whole says where
     if not isinstance(raw, dict):
-        return
+        return None
     if raw.get("format") != FORMAT:
         raise InputErrors([InputError("format", raw.get("format"), f"must be {FORMAT!r}")])
-    if raw.get("version") != VERSION:
-        why = f"this Neat Hull reads version {VERSION}, but the file says {raw.get('version')!r}"
-        raise InputErrors([InputError("version", raw.get("version"), why)])
+    version = raw.get("version")
+    if isinstance(version, bool) or version not in READ:
+        versions = " and ".join(str(one) for one in READ)
+        why = f"this Neat Hull reads versions {versions}, but the file says {version!r}"
+        raise InputErrors([InputError("version", version, why)])
+    return raw

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import pynmea2
 
 from neat_hull.errors import InputError
-from neat_hull.physics.gravity import GRAVITY_M_S2
+from neat_hull.physics.water.gravity import GRAVITY_M_S2
 
 
 @dataclass(frozen=True)

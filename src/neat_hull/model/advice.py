@@ -2,7 +2,9 @@
 
 from typing import Literal
 
-from neat_hull.model.figures import Answer, Finding, Said
+from neat_hull.model.base import Answer
+from neat_hull.model.findings import Finding
+from neat_hull.model.said import Said
 from neat_hull.model.setup import Place, SeatPlace
 
 MoveKind = Literal["slide", "place", "into", "mirror", "swap", "turn", "seat", "wear", "along",

@@ -1,34 +1,62 @@
-"""What the core answers about a boat afloat beyond the live figures: table, curves, demands."""
+"""How the boat lies: the live figures, and everything about it at rest and heeled."""
 
 from typing import Literal
 
-from neat_hull.model.figures import Amount, Answer, HowKind, Verdict
+from neat_hull.model.base import Answer, Point
+from neat_hull.model.demands import Demand
+from neat_hull.model.said import Amount, HowKind, Verdict
 
 
-class Demand(Answer):
-    """One demand at rest; `what` has a {} for each of the amounts.
+class WellState(Answer):
+    """How far a well's floor stands over the water at its lowest corner; negative: under it.
 
-    heel_deg is positive starboard down; it is null where there is no rest.
-    lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
-    ratio, margin_band its ±. section_water_m is the height of the water on the centreline of the
-    widest section.
+    deepest_at names that corner, such as "aft, to port".
     """
 
-    code: str
-    title: str
-    what: str
-    amounts: list[Amount]
-    heel_deg: float | None
-    trim_deg: float | None
-    least_freeboard_m: float | None
-    gm_m: float | None
-    lever_m: float
-    greatest_gz_m: float | None
-    margin_used: float | None
-    margin_band: float | None
-    section_water_m: float | None
+    name: str
+    floor_over_water_m: float
+    deepest_at: str
+    scuppers: Literal["open", "plugged"]
+    flooded: bool
     verdict: Verdict
-    trouble: str | None
+
+
+class Afloat(Answer):
+    """How the boat lies in the water. trim_deg is positive bow up, heel_deg starboard down."""
+
+    trim_deg: float
+    trim_verdict: Verdict
+    heel_deg: float
+    heel_verdict: Verdict
+    offset_moment_kg_m: float
+    draft_aft_m: float
+    draft_mid_m: float
+    draft_fwd_m: float
+    gm_m: float
+    gm_verdict: Verdict
+    least_freeboard_m: float
+    least_freeboard_x_m: float
+    kg_per_cm: float
+    wells: list[WellState]
+    weight_at: Point
+    lift_at: Point
+
+
+class Curve(Answer):
+    """Righting lever by heel; null where the boat goes under."""
+
+    heel_deg: list[float]
+    gz_m: list[float | None]
+    deck_edge_deg: float | None
+
+
+class Strip(Answer):
+    """Weight in bins along the boat, and lift per metre of length at x."""
+
+    edges_m: list[float]
+    weight_kg: list[float]
+    lift_x_m: list[float]
+    lift_kg_per_m: list[float]
 
 
 class FullCurve(Answer):
@@ -80,7 +108,7 @@ class LoadCurves(Answer):
     capacities: list[Capacity]
 
 
-class Sheet(Answer):
+class FullAfloat(Answer):
     """Everything about a boat afloat. `trouble` says why the rest is empty."""
 
     trouble: str | None

@@ -14,6 +14,16 @@ class Model(BaseModel):
     model_config = ConfigDict(frozen=True, strict=True, extra="forbid", allow_inf_nan=False)
 
 
+class Answer(BaseModel):
+    """Base of all answers; frozen, but not strict: they are made by us."""
+
+    model_config = ConfigDict(frozen=True)
+
+
+# x from the stern, y to port, z from the baseline, in m.
+Point = tuple[float, float, float]
+
+
 _KIND = {
     "float_type": "a number",
     "int_type": "a whole number",

@@ -1,6 +1,6 @@
 """The boat as its owner can describe it."""
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from pydantic import Field
 
@@ -10,10 +10,6 @@ from neat_hull.model.calibration import Calibration
 Evidence = Literal["weighed", "label", "guess"]
 Bottom = Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
 Chine = Literal["soft", "hard"]
-
-
-FittingKind = Literal["track", "hatch", "scupper", "flush tube", "handle", "cleat", "seat rail",
-                      "foot brace", "drive", "rudder", "recess"]  # fmt: skip
 
 
 Propulsion = Literal["paddle", "crank", "push", "motor bow", "motor side", "motor stern"]
@@ -57,25 +53,97 @@ class MeasuredPoint(Model):
     z_m: float = Field(ge=0, le=1.5)
 
 
-class Fitting(Model):
+class FittingBase(Model):
     """Something the boat has: by its middle; length along the boat, for tracks and the like.
 
     lost_m3 is the volume it takes out of the hull under water: a scupper tube, a drive well.
-    width_m is the breadth of a hatch's mouth, depth_m how deep a tube or hatch goes, both 0 where
-    not known. A tube points to bearing_deg, from the bow toward port, at elevation_deg off level.
     """
 
-    kind: FittingKind
     name: str = Field(min_length=1, max_length=60)
     x_m: float
     y_m: float = Field(ge=-1.5, le=1.5)
     z_m: float = Field(ge=-0.3, le=1.5)
     length_m: float = Field(default=0.0, ge=0, le=6)
-    lost_m3: float = Field(default=0.0, ge=0, le=0.2)
     width_m: float = Field(default=0.0, ge=0, le=2)
+    lost_m3: float = Field(default=0.0, ge=0, le=0.2)
+
+
+class Track(FittingBase):
+    """A slot that mounts slide along and are bolted in."""
+
+    kind: Literal["track"] = "track"
+
+
+class SeatRail(FittingBase):
+    """A rail beside the seat."""
+
+    kind: Literal["seat rail"] = "seat rail"
+
+
+class Hatch(FittingBase):
+    """A lid in the deck; length and width are of its mouth, depth_m to its floor, 0: not known."""
+
+    kind: Literal["hatch"] = "hatch"
+    depth_m: float = Field(default=0.0, ge=0, le=2)
+
+
+class FlushTube(FittingBase):
+    """A tube let into the deck; points to bearing_deg, from the bow toward port, at elevation_deg
+    off level."""
+
+    kind: Literal["flush tube"] = "flush tube"
     depth_m: float = Field(default=0.0, ge=0, le=2)
     bearing_deg: float = Field(default=0.0, ge=-360, le=360)
     elevation_deg: float = Field(default=70.0, ge=0, le=90)
+
+
+class Scupper(FittingBase):
+    """A tube that lets water off the deck."""
+
+    kind: Literal["scupper"] = "scupper"
+
+
+class Handle(FittingBase):
+    """What the boat is lifted by."""
+
+    kind: Literal["handle"] = "handle"
+
+
+class Cleat(FittingBase):
+    """Where a line from an anchor is made fast; a trolley counts where it is set."""
+
+    kind: Literal["cleat"] = "cleat"
+
+
+class FootBrace(FittingBase):
+    """What the feet push against."""
+
+    kind: Literal["foot brace"] = "foot brace"
+
+
+class DriveWell(FittingBase):
+    """What a pedal drive is dropped into."""
+
+    kind: Literal["drive"] = "drive"
+
+
+class RudderMount(FittingBase):
+    """What a rudder hangs on."""
+
+    kind: Literal["rudder"] = "rudder"
+
+
+class Recess(FittingBase):
+    """A pocket in the deck."""
+
+    kind: Literal["recess"] = "recess"
+
+
+Fitting = Annotated[
+    Track | SeatRail | Hatch | FlushTube | Scupper | Handle | Cleat | FootBrace | DriveWell
+    | RudderMount | Recess,
+    Field(discriminator="kind"),
+]  # fmt: skip
 
 
 class WellBox(Model):

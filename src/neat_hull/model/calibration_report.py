@@ -1,6 +1,6 @@
 """What the core answers about calibration tests: fits, residuals, and what they changed."""
 
-from neat_hull.model.figures import Answer
+from neat_hull.model.base import Answer
 
 
 class MarkFit(Answer):

@@ -1,6 +1,8 @@
 """What the core answers about several setups side by side."""
 
-from neat_hull.model.figures import Answer, Finding, HowKind, Verdict
+from neat_hull.model.base import Answer
+from neat_hull.model.findings import Finding
+from neat_hull.model.said import HowKind, Verdict
 
 
 class FigureRow(Answer):
@@ -31,7 +33,7 @@ class Outline(Answer):
     moved: bool
 
 
-class Side(Answer):
+class Compared(Answer):
     """One setup of a comparison: its hull and things from above, and its findings.
 
     gained and lost are findings against the first; moved marks what is not where it is there.
@@ -50,6 +52,6 @@ class Side(Answer):
 class Comparison(Answer):
     """Two to four setups side by side."""
 
-    sides: list[Side]
+    sides: list[Compared]
     figures: list[FigureRow]
     weights: list[WhereRow]

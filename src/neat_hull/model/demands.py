@@ -4,7 +4,8 @@ from typing import Literal
 
 from pydantic import Field
 
-from neat_hull.model.base import Model
+from neat_hull.model.base import Answer, Model
+from neat_hull.model.said import Amount, Verdict
 
 Side = Literal["port", "starboard"]
 
@@ -32,3 +33,29 @@ class DemandNumbers(Model):
     tank_kg: float = Field(default=20.0, ge=0, le=100)
     remount_share: float = Field(default=0.3, ge=0, le=1)
     flooded_share: float = Field(default=0.5, ge=0, le=1)
+
+
+class Demand(Answer):
+    """One demand at rest; `what` has a {} for each of the amounts.
+
+    heel_deg is positive starboard down; it is null where there is no rest.
+    lever_m is the heeling lever, greatest_gz_m what the boat can answer with, margin_used their
+    ratio, margin_band its ±. section_water_m is the height of the water on the centreline of the
+    widest section.
+    """
+
+    code: str
+    title: str
+    what: str
+    amounts: list[Amount]
+    heel_deg: float | None
+    trim_deg: float | None
+    least_freeboard_m: float | None
+    gm_m: float | None
+    lever_m: float
+    greatest_gz_m: float | None
+    margin_used: float | None
+    margin_band: float | None
+    section_water_m: float | None
+    verdict: Verdict
+    trouble: str | None

@@ -1,21 +1,17 @@
 """What a setup is judged for: the water, the hand, limits moved, findings accepted."""
 
-from typing import Annotated, Literal, get_args
+from typing import Annotated, Literal
 
 from pydantic import Field
 
-from neat_hull.model.base import Model
-from neat_hull.model.figures import Answer, HowKind
+from neat_hull.model.base import Answer, Model
+from neat_hull.model.said import HowKind
 
 Waters = Literal["calm pond", "river", "open water"]
 Hand = Literal["novice", "used to it"]
 School = Literal["tightest", "working share", "freeboard"]
-LimitKey = Literal[
-    "share", "freeboard", "floor", "trim", "list", "gm", "gm standing", "margin",
-    "margin climbing in", "edge", "seat height", "high", "ends", "far", "steps", "reel out",
-    "tip out", "tip up", "tips apart", "sight", "loose", "lost", "lines", "cold water",
-]  # fmt: skip
-LIMIT_KEYS: tuple[LimitKey, ...] = get_args(LimitKey)
+# Which limit: the keys are those that the subjects register, see `whole.registry`.
+LimitKey = Annotated[str, Field(min_length=1, max_length=40)]
 
 _Level = Annotated[float, Field(ge=-10000, le=10000)]
 

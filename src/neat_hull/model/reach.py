@@ -1,8 +1,55 @@
-"""What the core answers about reach, rods and sight."""
+"""What the core answers about reach."""
 
 from typing import Literal
 
-from neat_hull.model.figures import Answer, Limb, ReachZone, Spot
+from neat_hull.model.base import Answer, Point
+from neat_hull.model.drawing import Limb
+from neat_hull.model.rods import HandHeld, Parking, RodLie
+from neat_hull.model.said import Said
+from neat_hull.model.sight import DeadArc
+from neat_hull.model.zones import ReachZone
+
+
+class Aboard(Answer):
+    """One thing aboard, where it ends up, where it weighs, and how it is come by from the seat.
+
+    x_m, y_m, base_z_m, turn_deg and tilt_deg as a place on the bare deck. `depth` counts the things
+    it stands on or in, `holder_id` is the nearest, carries_kg its weight with all it holds. misfit
+    says why it does not belong where it is. out_first are the things that lie over it. frame is x,
+    y and turn in degrees of what its place is counted from, slide_m how far it may go from there.
+    On the way to it the boat heels to heels_deg (starboard down), with margin_used of its righting
+    lever and freeboard_m left; null where nobody leans. steps must be done before it is in hand.
+    reel_at_m is how far the reel is from the end of the butt.
+    """
+
+    thing_id: int
+    where: str
+    x_m: float
+    y_m: float
+    base_z_m: float
+    turn_deg: float
+    tilt_deg: float
+    rests: bool
+    depth: int
+    holder_id: int | None
+    carries_kg: float
+    out_first: list[int]
+    misfit: Said | None
+    reel: Point | None
+    reel_at_m: float | None
+    frame: Point
+    slide_m: tuple[float, float] | None
+    centre: Point
+    tip: Point | None
+    zone: ReachZone
+    lean_deg: float | None
+    pitch_deg: float | None
+    twist_deg: float | None
+    short_m: float
+    heels_deg: float | None
+    margin_used: float | None
+    freeboard_m: float | None
+    steps: list[str]
 
 
 class ZoneEdge(Answer):
@@ -20,50 +67,7 @@ class Needs(Answer):
     steps_too_far: int
 
 
-class RodLie(Answer):
-    """How a rod or pole lies: lengths in m, negative where it falls short of what is named.
-
-    reel_out_m is how far the reel stands outside the gunwale; tip_over_seat_m its height over the
-    seat. leg_gap_m is the gap of the butt to the nearest of legs, hip and pedals, leg says which.
-    """
-
-    thing_id: int
-    butt: Spot
-    tip: Spot
-    reel_out_m: float | None
-    tip_past_bow_m: float
-    tip_past_stern_m: float
-    tip_past_beam_m: float
-    tip_over_seat_m: float
-    leg_gap_m: float
-    leg: str
-
-
-class Parking(Answer):
-    """A tube or holder that a rod can be left in while a fish is unhooked."""
-
-    name: str
-    thing_id: int | None
-    zone: ReachZone
-    holds: int | None
-
-
-class HandHeld(Answer):
-    """A rod in the hand from the seat, pointed at the bow: by how much its tip passes it."""
-
-    thing_id: int
-    passes_bow_m: float
-
-
-class DeadArc(Answer):
-    """Bearings off the bow, to port positive, behind which a thing hides the water ahead."""
-
-    thing_id: int
-    from_deg: float
-    to_deg: float
-
-
-class ReachSheet(Answer):
+class FullReach(Answer):
     """Everything about who comes to what. shortest_rod_m is the least that passes the bow by hand.
 
     spread_m is how far apart the outermost tips to either side are; closest_m the nearest two tips.
@@ -90,7 +94,7 @@ class Reaching(Answer):
     zone: ReachZone
     hand: Literal["port", "starboard"]
     limbs: list[Limb]
-    head_m: Spot
+    head_m: Point
     heel_deg: float | None
     margin_used: float | None
     freeboard_m: float | None

@@ -6,8 +6,7 @@ from pydantic import Field
 
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Evidence
-from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.judging import Judging
+from neat_hull.model.sections import Sections
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 
@@ -58,16 +57,46 @@ class SeatPlace(Model):
 
 Day = Annotated[str, Field(pattern=r"^\d{4}-\d{2}-\d{2}$")]
 Posture = Literal["sits", "stands"]
-Spot = Literal["on", "in", "under", "behind"]
+Where = Literal["on", "in", "under", "behind"]
 
 
-class On(Model):
-    """What a thing is placed on: a fitting or well by its name, the seat, a thing, the body."""
+class OnFitting(Model):
+    """On a fitting of the boat, or in it: a tube, a hatch."""
 
-    kind: Literal["fitting", "well", "seat", "thing", "body"]
-    name: str = Field(default="", max_length=60)
-    thing: int | None = None
-    spot: Spot = "on"
+    kind: Literal["fitting"] = "fitting"
+    name: str = Field(min_length=1, max_length=60)
+    where: Literal["on", "in"] = "on"
+
+
+class OnWell(Model):
+    """On the floor of a well."""
+
+    kind: Literal["well"] = "well"
+    name: str = Field(min_length=1, max_length=60)
+
+
+class OnSeat(Model):
+    """On the seat, under it, or hung behind it."""
+
+    kind: Literal["seat"] = "seat"
+    where: Literal["on", "under", "behind"] = "on"
+
+
+class OnThing(Model):
+    """On another thing, or in it."""
+
+    kind: Literal["thing"] = "thing"
+    thing: int
+    where: Where = "on"
+
+
+class OnBody(Model):
+    """Worn."""
+
+    kind: Literal["body"] = "body"
+
+
+On = Annotated[OnFitting | OnWell | OnSeat | OnThing | OnBody, Field(discriminator="kind")]
 
 
 class Place(Model):
@@ -75,7 +104,7 @@ class Place(Model):
 
     On the bare deck (`on` null) that is in boat coordinates; otherwise from the middle of what it
     is on, along that one's own length, width and height, so that it moves with it: see
-    `analysis.placing`. z_m null: it rests on what is under it. turn_deg is counted from pointing
+    `rig.placing`. z_m null: it rests on what is under it. turn_deg is counted from pointing
     at the bow, toward port; tilt_deg lifts the tip of a rod off level. bury_m is how deep a butt
     sits in its tube. In a container, a smaller `order` comes out first.
     """
@@ -92,7 +121,7 @@ class Place(Model):
     group: int = Field(default=0, ge=0, le=100000)
 
 
-class Setup(Model):
+class Setup(Sections):
     """Everything needed to judge a boat: self-contained, in SI units.
 
     `day` is when it goes out, as an ISO date; null while that is open. posture says whether one
@@ -106,8 +135,11 @@ class Setup(Model):
     seat: SeatPlace
     things: dict[int, Thing]
     places: dict[int, Place]
-    demands: DemandNumbers = DemandNumbers()
     day: Day | None = None
     water_temp_c: float | None = Field(default=None, ge=-2, le=40)
     posture: Posture = "sits"
-    judging: Judging = Judging()
+
+    @property
+    def aboard(self) -> list[Thing]:
+        """Things that have a place, in the order of the places."""
+        return [self.things[i] for i in self.places]

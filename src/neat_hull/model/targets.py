@@ -1,6 +1,7 @@
 """Where a thing may go: what it could be put on, and why not where it could not."""
 
-from neat_hull.model.figures import Answer, Said, Spot
+from neat_hull.model.base import Answer, Point
+from neat_hull.model.said import Said
 from neat_hull.model.setup import On, Place
 
 
@@ -26,6 +27,13 @@ class Target(Answer):
     place: Place
 
 
+class Together(Answer):
+    """Things taken together: their weight as filled, with all that those aboard hold."""
+
+    count: int
+    mass_kg: float
+
+
 class Between(Answer):
     """How far apart two things are, in m: middle to middle, and the gap where they come nearest.
 
@@ -38,4 +46,4 @@ class Between(Answer):
     up_m: float
     apart_m: float
     gap_m: float
-    nearest: tuple[Spot, Spot]
+    nearest: tuple[Point, Point]

@@ -1,4 +1,8 @@
-"""A piece of gear as its owner knows it."""
+"""A piece of gear as its owner knows it: a core that all gear has, and aspects that some have.
+
+Rules ask for aspects. `kind` is a label to sort and draw by; nothing is decided by it, nor by a
+name.
+"""
 
 from typing import Literal, get_args
 
@@ -18,6 +22,7 @@ Shape = Literal["box", "cylinder", "bag", "rod", "pole"]
 Reel = Literal["none", "under", "over"]
 Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]
 Opens = Literal["open", "lid", "zip", "roll top"]
+Part = Literal["seat", "drive", "rudder", "paddle"]
 KINDS, USES, FIXINGS = get_args(Kind), get_args(Use), get_args(Fixed)
 
 # From the butt's end to the reel, and how deep it sits in a tube: typical of boat and casting rods.
@@ -25,17 +30,86 @@ BUTT_SHARE, BURY_M = 0.17, 0.20
 SQUEEZE = 0.85  # what a soft bag gives way, of each side, to pass a mouth or a wall
 
 
+class Rod(Model):
+    """A fishing rod: where its reel is, butt_m from the butt's end, under the rod or over it."""
+
+    butt_m: float | None = Field(default=None, gt=0, le=2)
+    reel: Reel = "none"
+
+
+class Holder(Model):
+    """Takes butts of rods and poles, one in each tube; a long one is an arm that takes a ball."""
+
+    tubes: int = Field(default=1, ge=1, le=12)
+
+
+class Container(Model):
+    """Other things go into it: its inner size, null where not measured, and how one gets in."""
+
+    length_m: float | None = Field(default=None, gt=0, le=3)
+    width_m: float | None = Field(default=None, gt=0, le=2)
+    height_m: float | None = Field(default=None, gt=0, le=2)
+    opens: Opens = "open"
+
+
+class Fill(Model):
+    """It is filled and emptied: empty_kg without what is in it, `filled` how much of that is in.
+
+    `sloshes` says it holds a liquid that can run: a tank not full to the lid. `afloat` says it is
+    filled on the water, as a bait tank is.
+    """
+
+    empty_kg: float | None = Field(default=None, gt=0, le=300)
+    filled: float = Field(default=1.0, ge=0, le=1)
+    sloshes: bool = False
+    afloat: bool = False
+
+
+class Fixing(Model):
+    """How it is mounted, and whether it is on a leash as well."""
+
+    by: Fixed = "loose"
+    leashed: bool = False
+
+
+class Anchor(Model):
+    """It holds the boat in place, on a line: by its weight and flukes, or as a pole pushed in."""
+
+    by: Literal["line", "pole"] = "line"
+
+
+class Drogue(Model):
+    """It slows the drift, towed on a line."""
+
+    line_m: float | None = Field(default=None, gt=0, le=100)
+
+
+class Downrigger(Model):
+    """It hangs a weight over the side on a boom."""
+
+    ball_kg: float | None = Field(default=None, gt=0, le=30)
+
+
+class Battery(Model):
+    """It feeds the electrics."""
+
+    capacity_ah: float | None = Field(default=None, gt=0, le=1000)
+
+
+class Care(Model):
+    """What harms it."""
+
+    wants_dry: bool = True
+
+
 class Thing(Model):
     """A piece of gear. A rod or pole lies along its length from butt to tip; all else stands.
 
-    A cylinder stands on its end, its length the diameter; a bag gives way a little. The reel hangs
-    under a rod or sits over it, butt_m from the butt's end. A container has an inner size, and
-    `opens` says how one gets in. `serves` says which of the basics it is, to a check for them.
-
-    mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
-    `filled` says how much of the difference is in it. Its weight acts at the middle of its box
-    moved by offset_*_m, along its own length, width and height. `sloshes` says it holds a liquid
-    that can run: a tank that is not full to the lid.
+    A cylinder stands on its end, its length the diameter; a bag gives way a little. mass_kg is what
+    it weighs full. Its weight acts at the middle of its box moved by offset_*_m, along its own
+    length, width and height. `serves` says which of the basics it is, to a check for them; `part`
+    which part of the boat it is, which is not itself without it. An aspect that is null does not
+    apply.
     """
 
     name: str = Field(min_length=1, max_length=80)
@@ -45,31 +119,30 @@ class Thing(Model):
     length_m: float = Field(gt=0, le=6)
     width_m: float = Field(gt=0, le=2)
     height_m: float = Field(gt=0, le=3)
-    sloshes: bool = False
     kind: Kind = "other"
     weighed_on: str | None = Field(default=None, max_length=10)
-    empty_kg: float | None = Field(default=None, gt=0, le=300)
-    filled: float = Field(default=1.0, ge=0, le=1)
     offset_x_m: float = Field(default=0.0, ge=-3, le=3)
     offset_y_m: float = Field(default=0.0, ge=-1, le=1)
     offset_z_m: float = Field(default=0.0, ge=-1.5, le=1.5)
     use: Use = "hourly"
-    fixed: Fixed = "loose"
-    leashed: bool = False
+    serves: list[Serves] = Field(default=[], max_length=7)
     floats: bool = False
-    wants_dry: bool = False
     worn: bool = False
     price: float | None = Field(default=None, ge=0, le=1e6)
     bought: bool = True
     photo: int | None = Field(default=None, ge=1, le=2**62)
     notes: str = Field(default="", max_length=2000)
-    butt_m: float | None = Field(default=None, gt=0, le=2)
-    reel: Reel = "none"
-    inner_length_m: float | None = Field(default=None, gt=0, le=3)
-    inner_width_m: float | None = Field(default=None, gt=0, le=2)
-    inner_height_m: float | None = Field(default=None, gt=0, le=2)
-    opens: Opens = "open"
-    serves: list[Serves] = Field(default=[], max_length=7)
+    fixing: Fixing = Fixing()
+    part: Part | None = None
+    rod: Rod | None = None
+    holder: Holder | None = None
+    container: Container | None = None
+    fill: Fill | None = None
+    anchor: Anchor | None = None
+    drogue: Drogue | None = None
+    downrigger: Downrigger | None = None
+    battery: Battery | None = None
+    care: Care | None = None
 
     @property
     def long(self) -> bool:
@@ -83,19 +156,42 @@ class Thing(Model):
 
     @property
     def inner_m(self) -> tuple[float, float, float] | None:
-        """Inner length, width and height, where it is a container; None otherwise."""
-        if self.inner_length_m is None or self.inner_width_m is None or self.inner_height_m is None:
+        """Inner length, width and height, where it is a container that was measured."""
+        box = self.container
+        if box is None or box.length_m is None or box.width_m is None or box.height_m is None:
             return None
-        return self.inner_length_m, self.inner_width_m, self.inner_height_m
+        return box.length_m, box.width_m, box.height_m
+
+    @property
+    def opens(self) -> Opens:
+        """How one gets in; what is no container has nothing to open."""
+        return "open" if self.container is None else self.container.opens
+
+    @property
+    def sloshes(self) -> bool:
+        """Whether a liquid runs in it."""
+        return self.fill is not None and self.fill.sloshes
+
+    @property
+    def has_reel(self) -> bool:
+        """Whether a reel is on it."""
+        return self.rod is not None and self.rod.reel != "none"
 
     @property
     def reel_at_m(self) -> float:
-        """From the butt's end to the reel."""
-        return min(self.butt_m or BUTT_SHARE * self.length_m, self.length_m)
+        """From the butt's end to the reel, or to where one usually is."""
+        butt_m = None if self.rod is None else self.rod.butt_m
+        return min(butt_m or BUTT_SHARE * self.length_m, self.length_m)
+
+    @property
+    def takes_butt(self) -> bool:
+        """Whether it stands on the deck and holds rods by their butts."""
+        return self.holder is not None and not self.long
 
     @property
     def mass_now_kg(self) -> float:
         """What it weighs as filled."""
-        if self.empty_kg is None:
+        fill = self.fill
+        if fill is None or fill.empty_kg is None:
             return self.mass_kg
-        return self.empty_kg + self.filled * (self.mass_kg - self.empty_kg)
+        return fill.empty_kg + fill.filled * (self.mass_kg - fill.empty_kg)

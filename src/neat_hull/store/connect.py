@@ -7,6 +7,9 @@ from importlib.resources import files
 from pathlib import Path
 
 from neat_hull.errors import StoreError
+from neat_hull.store.bringing_up import brought_up
+
+Connection = sqlite3.Connection
 
 APPLICATION_ID = 0x4E48554C  # tells our files from other SQLite files
 _WAIT_S = 10.0  # for another writer; writes take milliseconds
@@ -77,6 +80,7 @@ def _migrate(db: sqlite3.Connection, path: Path) -> None:
         raise StoreError(f"{path}: was written by a newer Neat Hull; it was left untouched")
     if version == 0:
         db.execute("PRAGMA journal_mode = WAL")
+    db.create_function("brought_up", 2, brought_up, deterministic=True)
     for number, script in enumerate(scripts[version:], start=version + 1):
         # executescript commits whatever is open, so the whole transaction goes into the script.
         db.executescript(

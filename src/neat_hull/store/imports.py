@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from sqlite3 import Connection
 
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.setup import OnThing, Place, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
@@ -73,9 +73,9 @@ def import_setup(db: Connection, setup: Setup) -> int:
 
 def _renumbered(place: Place, ids: dict[int, int]) -> Place:
     """A place on a thing, by the number that thing has here."""
-    if place.on is None or place.on.thing is None:
+    if not isinstance(place.on, OnThing):
         return place
-    on = place.on.model_copy(update={"thing": ids.get(place.on.thing)})
+    on = place.on.model_copy(update={"thing": ids[place.on.thing]})
     return place.model_copy(update={"on": on})
 
 

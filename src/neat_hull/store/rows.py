@@ -19,59 +19,48 @@ Row = dict[str, Any]
 
 _WHOLE = ("boat", "angler")  # kept as one JSON document each
 
-
 # Columns of their own for what is weighed and drawn; the rest of a row is one document.
 _COLUMNS: dict[Kind, tuple[str, ...]] = {
-    "setup": ("name", "water", "seat", "demands", "day"),
-    "thing": ("name", "shape", "mass_kg", "evidence", "length_m", "width_m", "height_m",
-              "sloshes"),
+    "setup": ("name", "water", "seat", "day"),
+    "thing": ("name", "shape", "mass_kg", "evidence", "length_m", "width_m", "height_m"),
     "place": ("x_m", "y_m", "z_m", "turn_deg", "tilt_deg"),
-}  # fmt: skip
+}
 _MODELS: dict[Kind, type[Model]] = {"setup": Setup, "thing": Thing, "place": Place}
-_MORE: dict[Kind, Row] = {
+# What a row written before something was added is read as.
+_USUAL: dict[Kind, Row] = {
     kind: {
-        name: field.default
+        name: default.model_dump() if isinstance(default := field.default, Model) else default
         for name, field in model.model_fields.items()
         if name not in _COLUMNS[kind] and not field.is_required()
     }
     for kind, model in _MODELS.items()
 }
-# What a row written before something was added is read as; see the migrations.
-_ADDED: dict[Kind, Row] = {
-    "setup": {"demands": None, "day": None, **_MORE["setup"]},
-    "thing": {"sloshes": False, **_MORE["thing"]},
-    "place": _MORE["place"],
-}
-_JSON = ("seat", "demands")  # of a setup
+_JSON = ("seat",)  # columns of a setup that are documents
 
 
 def filled(kind: Kind, row: Row) -> Row:
-    """A row as kept in the history, with columns that were added since."""
-    return _ADDED.get(kind, {}) | row
+    """A row as kept in the history, with fields that were added since."""
+    return _USUAL.get(kind, {}) | row
 
 
 def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
     """The row as plain data, or None where there is none."""
-    found = db.execute(SQL[f"get_{kind}"], {"setup_id": setup_id, "key": key}).fetchone()
-    if found is None:
+    row = db.execute(SQL[f"get_{kind}"], {"setup_id": setup_id, "key": key}).fetchone()
+    if row is None:
         return None
     if kind in _WHOLE:
-        row: Row = json.loads(found["body"])
-        return row
-    if kind == "crew":
-        return dict(found)
-    row = read_row(kind, found)
-    if kind == "setup":
-        for name in _JSON:
-            row[name] = None if row[name] is None else json.loads(row[name])
-    return row
+        body: Row = json.loads(row["body"])
+        return body
+    return dict(row) if kind == "crew" else read_row(kind, row)
 
 
 def read_row(kind: Kind, row: sqlite3.Row) -> Row:
-    """A setup's, thing's or place's row of the table as plain data, its document unfolded."""
+    """A setup's, thing's or place's row of the table as plain data, its documents unfolded."""
     more: Row = json.loads(row["more"])
-    plain = {name: row[name] for name in _COLUMNS[kind]} | _MORE[kind] | more
-    return plain | {"sloshes": bool(row["sloshes"])} if kind == "thing" else plain
+    plain = {name: row[name] for name in _COLUMNS[kind]} | _USUAL[kind] | more
+    if kind == "setup":
+        plain |= {name: json.loads(row[name]) for name in _JSON}
+    return plain
 
 
 def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> None:
@@ -81,11 +70,12 @@ def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> No
     elif kind == "crew":
         values = dict(row)
     else:
-        values = filled(kind, row)
+        row = filled(kind, row)
+        values = {name: row[name] for name in _COLUMNS[kind]}
         if kind == "setup":
-            for name in _JSON:
-                values[name] = None if values[name] is None else json.dumps(values[name])
-        values["more"] = json.dumps({name: values.pop(name) for name in _MORE[kind]})
+            values |= {name: json.dumps(row[name]) for name in _JSON}
+        more = {name: one for name, one in row.items() if name not in _COLUMNS[kind]}
+        values["more"] = json.dumps(more)
     db.execute(SQL[f"put_{kind}"], {"setup_id": setup_id, "key": key, **values})
 
 
@@ -100,5 +90,5 @@ def drop_row(db: Connection, setup_id: int, kind: Kind, key: int) -> None:
 
 
 def setup_more(setup: Setup) -> str:
-    """What a setup's row keeps as one document."""
-    return setup.model_dump_json(include=set(_MORE["setup"]))
+    """What a setup's row keeps as one document, the sections of subjects among it."""
+    return setup.model_dump_json(include=set(_USUAL["setup"]))

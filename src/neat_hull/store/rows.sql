@@ -1,9 +1,9 @@
 -- name: get_setup
-SELECT name, water, seat, demands, day, more FROM setup WHERE id = :key;
+SELECT name, water, seat, day, more FROM setup WHERE id = :key;
 
 -- name: put_setup
-UPDATE setup SET name = :name, water = :water, seat = :seat, demands = :demands,
-       day = :day, more = :more WHERE id = :key;
+UPDATE setup SET name = :name, water = :water, seat = :seat, day = :day, more = :more
+ WHERE id = :key;
 
 -- name: get_boat
 SELECT body FROM boat WHERE id = :key;
@@ -30,17 +30,15 @@ SELECT * FROM thing ORDER BY id;
 SELECT coalesce(max(id), 0) + 1 AS id FROM thing;
 
 -- name: get_thing
-SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes, more FROM thing WHERE id = :key;
+SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m, more FROM thing WHERE id = :key;
 
 -- name: put_thing
-INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m, sloshes,
-                   more)
-VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m, :sloshes, :more)
+INSERT INTO thing (id, name, shape, mass_kg, evidence, length_m, width_m, height_m, more)
+VALUES (:key, :name, :shape, :mass_kg, :evidence, :length_m, :width_m, :height_m, :more)
 ON CONFLICT (id) DO UPDATE
    SET name = excluded.name, shape = excluded.shape, mass_kg = excluded.mass_kg,
        evidence = excluded.evidence, length_m = excluded.length_m, width_m = excluded.width_m,
-       height_m = excluded.height_m, sloshes = excluded.sloshes,
-       more = excluded.more;
+       height_m = excluded.height_m, more = excluded.more;
 
 -- name: drop_thing
 DELETE FROM thing WHERE id = :key;

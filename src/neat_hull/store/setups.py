@@ -8,7 +8,6 @@ from sqlite3 import Connection
 
 from neat_hull.errors import NotFoundError
 from neat_hull.model.boat import Boat
-from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
@@ -93,7 +92,6 @@ def load_setup(db: Connection, setup_id: int) -> StoredSetup:
             r["thing_id"]: Place.model_validate(read_row("place", r))
             for r in db.execute(SQL["places"], key)
         },
-        demands=DemandNumbers.model_validate_json(row["demands"] or "{}"),
         day=row["day"],
         **json.loads(row["more"]),
     )
@@ -177,7 +175,6 @@ def insert_setup(db: Connection, setup: Setup, boat_id: int | None, angler_id: i
             "angler_id": angler_id,
             "water": setup.water,
             "seat": setup.seat.model_dump_json(),
-            "demands": setup.demands.model_dump_json(),
             "day": setup.day,
             "more": setup_more(setup),
             "now": datetime.now(UTC).isoformat(timespec="seconds"),

@@ -30,9 +30,8 @@ INSERT INTO boat (body) VALUES (:body);
 INSERT INTO angler (body) VALUES (:body);
 
 -- name: add
-INSERT INTO setup (name, boat_id, angler_id, water, seat, demands, day, more,
-                   saved_at)
-VALUES (:name, :boat_id, :angler_id, :water, :seat, :demands, :day, :more, :now);
+INSERT INTO setup (name, boat_id, angler_id, water, seat, day, more, saved_at)
+VALUES (:name, :boat_id, :angler_id, :water, :seat, :day, :more, :now);
 
 -- name: elsewhere
 SELECT here.thing_id, other.id AS setup_id, other.name

@@ -1014,6 +1014,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Together
+         * @description What things weigh together, with what they hold.
+         */
+        get: operations["together"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/undo": {
         parameters: {
             query?: never;
@@ -1043,11 +1063,12 @@ export interface components {
          * @description One thing aboard, where it ends up, where it weighs, and how it is come by from the seat.
          *
          *     x_m, y_m, base_z_m, turn_deg and tilt_deg as a place on the bare deck. `depth` counts the things
-         *     it stands on or in, `held_by` is the nearest, carries_kg its weight with all it holds. misfit
+         *     it stands on or in, `holder_id` is the nearest, carries_kg its weight with all it holds. misfit
          *     says why it does not belong where it is. out_first are the things that lie over it. frame is x,
          *     y and turn in degrees of what its place is counted from, slide_m how far it may go from there.
          *     On the way to it the boat heels to heels_deg (starboard down), with margin_used of its righting
          *     lever and freeboard_m left; null where nobody leans. steps must be done before it is in hand.
+         *     reel_at_m is how far the reel is from the end of the butt.
          */
         Aboard: {
             /** Base Z M */
@@ -1072,8 +1093,8 @@ export interface components {
             freeboard_m: number | null;
             /** Heels Deg */
             heels_deg: number | null;
-            /** Held By */
-            held_by: number | null;
+            /** Holder Id */
+            holder_id: number | null;
             /** Lean Deg */
             lean_deg: number | null;
             /** Margin Used */
@@ -1089,6 +1110,8 @@ export interface components {
                 number,
                 number
             ] | null;
+            /** Reel At M */
+            reel_at_m: number | null;
             /** Rests */
             rests: boolean;
             /** Short M */
@@ -1266,6 +1289,18 @@ export interface components {
             value: number;
         };
         /**
+         * Anchor
+         * @description It holds the boat in place, on a line: by its weight and flukes, or as a pole pushed in.
+         */
+        Anchor: {
+            /**
+             * By
+             * @default line
+             * @enum {string}
+             */
+            by: "line" | "pole";
+        };
+        /**
          * Angler
          * @description Who goes: weight dressed for the water, and height; what of the body was measured.
          */
@@ -1386,6 +1421,14 @@ export interface components {
             weigh_first: components["schemas"]["WeighFirst"][];
         };
         /**
+         * Battery
+         * @description It feeds the electrics.
+         */
+        Battery: {
+            /** Capacity Ah */
+            capacity_ah?: number | null;
+        };
+        /**
          * Between
          * @description How far apart two things are, in m: middle to middle, and the gap where they come nearest.
          *
@@ -1432,7 +1475,7 @@ export interface components {
              * Fittings
              * @default []
              */
-            fittings: components["schemas"]["Fitting"][];
+            fittings: (components["schemas"]["Track"] | components["schemas"]["SeatRail"] | components["schemas"]["Hatch"] | components["schemas"]["FlushTube"] | components["schemas"]["Scupper"] | components["schemas"]["Handle"] | components["schemas"]["Cleat"] | components["schemas"]["FootBrace"] | components["schemas"]["DriveWell"] | components["schemas"]["RudderMount"] | components["schemas"]["Recess"])[];
             /**
              * Hull Evidence
              * @enum {string}
@@ -1558,6 +1601,17 @@ export interface components {
             school: "rating" | "working share" | "freeboard" | "dry floors";
         };
         /**
+         * Care
+         * @description What harms it.
+         */
+        Care: {
+            /**
+             * Wants Dry
+             * @default true
+             */
+            wants_dry: boolean;
+        };
+        /**
          * Clash
          * @description A thing too near to another, or in room that the angler needs.
          *
@@ -1588,6 +1642,40 @@ export interface components {
             with_thing: number | null;
         };
         /**
+         * Cleat
+         * @description Where a line from an anchor is made fast; a trolley counts where it is set.
+         */
+        Cleat: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cleat";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
          * Compare
          * @description What to set side by side; the first is what the others are held against.
          */
@@ -1606,6 +1694,30 @@ export interface components {
             step?: number | null;
         };
         /**
+         * Compared
+         * @description One setup of a comparison: its hull and things from above, and its findings.
+         *
+         *     gained and lost are findings against the first; moved marks what is not where it is there.
+         */
+        Compared: {
+            /** Boat */
+            boat: string;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Gained */
+            gained: components["schemas"]["Finding"][];
+            /** Half Breadth M */
+            half_breadth_m: number[];
+            /** Lost */
+            lost: components["schemas"]["Finding"][];
+            /** Name */
+            name: string;
+            /** Outlines */
+            outlines: components["schemas"]["Outline"][];
+            /** X M */
+            x_m: number[];
+        };
+        /**
          * Comparison
          * @description Two to four setups side by side.
          */
@@ -1613,9 +1725,27 @@ export interface components {
             /** Figures */
             figures: components["schemas"]["FigureRow"][];
             /** Sides */
-            sides: components["schemas"]["Side"][];
+            sides: components["schemas"]["Compared"][];
             /** Weights */
             weights: components["schemas"]["WhereRow"][];
+        };
+        /**
+         * Container
+         * @description Other things go into it: its inner size, null where not measured, and how one gets in.
+         */
+        Container: {
+            /** Height M */
+            height_m?: number | null;
+            /** Length M */
+            length_m?: number | null;
+            /**
+             * Opens
+             * @default open
+             * @enum {string}
+             */
+            opens: "open" | "lid" | "zip" | "roll top";
+            /** Width M */
+            width_m?: number | null;
         };
         /**
          * Crew
@@ -1812,13 +1942,24 @@ export interface components {
             revision: number;
         };
         /**
+         * Downrigger
+         * @description It hangs a weight over the side on a boom.
+         */
+        Downrigger: {
+            /** Ball Kg */
+            ball_kg?: number | null;
+        };
+        /**
          * Drawing
          * @description The boat's lines and the angler's body, to scale.
          *
          *     plan: half-breadth of the hull at x_m; keel and sheer heights at the same places. section: port
-         *     half of the widest section, keel to sheer. reach_m is a straight arm; shoulders are its centres.
+         *     half of the widest section, keel to sheer. bottom_beam_m is the breadth of the bottom at the turn
+         *     of the bilge, measured or typical. reach_m is a straight arm; shoulders are its centres.
          */
         Drawing: {
+            /** Bottom Beam M */
+            bottom_beam_m: number;
             /** Brace Gap M */
             brace_gap_m: number;
             /** Envelopes */
@@ -1878,6 +2019,48 @@ export interface components {
             ][];
             /** X M */
             x_m: number[];
+        };
+        /**
+         * DriveWell
+         * @description What a pedal drive is dropped into.
+         */
+        DriveWell: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "drive";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * Drogue
+         * @description It slows the drift, towed on a line.
+         */
+        Drogue: {
+            /** Line M */
+            line_m?: number | null;
         };
         /**
          * Duplicates
@@ -1963,7 +2146,8 @@ export interface components {
          * Figures
          * @description Everything live about a setup. `trouble` says why there is no `afloat`.
          *
-         *     findings are what is worth looking at, the worst first.
+         *     findings are what is worth looking at, the worst first. Each other line is a subject's part, by
+         *     its key; a part that has no line yet goes along untyped.
          */
         Figures: {
             /** Aboard */
@@ -1979,6 +2163,8 @@ export interface components {
             /** Trouble */
             trouble: string | null;
             weight: components["schemas"]["Weight"];
+        } & {
+            [key: string]: unknown;
         };
         /**
          * FileText
@@ -1987,6 +2173,32 @@ export interface components {
         FileText: {
             /** Text */
             text: string;
+        };
+        /**
+         * Fill
+         * @description It is filled and emptied: empty_kg without what is in it, `filled` how much of that is in.
+         *
+         *     `sloshes` says it holds a liquid that can run: a tank not full to the lid. `afloat` says it is
+         *     filled on the water, as a bait tank is.
+         */
+        Fill: {
+            /**
+             * Afloat
+             * @default false
+             */
+            afloat: boolean;
+            /** Empty Kg */
+            empty_kg?: number | null;
+            /**
+             * Filled
+             * @default 1
+             */
+            filled: number;
+            /**
+             * Sloshes
+             * @default false
+             */
+            sloshes: boolean;
         };
         /**
          * Finding
@@ -2030,11 +2242,8 @@ export interface components {
             /** Thing Id */
             thing_id: number | null;
             title: components["schemas"]["Said"];
-            /**
-             * Topic
-             * @enum {string}
-             */
-            topic: "load" | "level" | "steadiness" | "evidence" | "reach" | "room" | "rods" | "fit" | "capsize" | "anchor" | "basics" | "trip";
+            /** Topic */
+            topic: string;
             /**
              * Verdict
              * @enum {string}
@@ -2101,57 +2310,21 @@ export interface components {
             water: "fresh" | "salt";
         };
         /**
-         * Fitting
-         * @description Something the boat has: by its middle; length along the boat, for tracks and the like.
-         *
-         *     lost_m3 is the volume it takes out of the hull under water: a scupper tube, a drive well.
-         *     width_m is the breadth of a hatch's mouth, depth_m how deep a tube or hatch goes, both 0 where
-         *     not known. A tube points to bearing_deg, from the bow toward port, at elevation_deg off level.
+         * Fixing
+         * @description How it is mounted, and whether it is on a leash as well.
          */
-        Fitting: {
+        Fixing: {
             /**
-             * Bearing Deg
-             * @default 0
-             */
-            bearing_deg: number;
-            /**
-             * Depth M
-             * @default 0
-             */
-            depth_m: number;
-            /**
-             * Elevation Deg
-             * @default 70
-             */
-            elevation_deg: number;
-            /**
-             * Kind
+             * By
+             * @default loose
              * @enum {string}
              */
-            kind: "track" | "hatch" | "scupper" | "flush tube" | "handle" | "cleat" | "seat rail" | "foot brace" | "drive" | "rudder" | "recess";
+            by: "track bolt" | "ball" | "flush tube" | "strap" | "bungee" | "hook-and-loop" | "plate" | "loose";
             /**
-             * Length M
-             * @default 0
+             * Leashed
+             * @default false
              */
-            length_m: number;
-            /**
-             * Lost M3
-             * @default 0
-             */
-            lost_m3: number;
-            /** Name */
-            name: string;
-            /**
-             * Width M
-             * @default 0
-             */
-            width_m: number;
-            /** X M */
-            x_m: number;
-            /** Y M */
-            y_m: number;
-            /** Z M */
-            z_m: number;
+            leashed: boolean;
         };
         /**
          * FloatFit
@@ -2208,6 +2381,105 @@ export interface components {
             water: "fresh" | "salt";
         };
         /**
+         * FlushTube
+         * @description A tube let into the deck; points to bearing_deg, from the bow toward port, at elevation_deg
+         *     off level.
+         */
+        FlushTube: {
+            /**
+             * Bearing Deg
+             * @default 0
+             */
+            bearing_deg: number;
+            /**
+             * Depth M
+             * @default 0
+             */
+            depth_m: number;
+            /**
+             * Elevation Deg
+             * @default 70
+             */
+            elevation_deg: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flush tube";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * FootBrace
+         * @description What the feet push against.
+         */
+        FootBrace: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "foot brace";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * FullAfloat
+         * @description Everything about a boat afloat. `trouble` says why the rest is empty.
+         */
+        FullAfloat: {
+            by_load: components["schemas"]["LoadCurves"] | null;
+            /** Curves */
+            curves: components["schemas"]["FullCurve"][];
+            /** Demands */
+            demands: components["schemas"]["Demand"][];
+            /** Terms */
+            terms: components["schemas"]["Term"][];
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
          * FullCurve
          * @description A righting curve to 90° with its figures; gz_m is null where the boat goes under.
          */
@@ -2239,6 +2511,38 @@ export interface components {
             vanishing_deg: number | null;
         };
         /**
+         * FullReach
+         * @description Everything about who comes to what. shortest_rod_m is the least that passes the bow by hand.
+         *
+         *     spread_m is how far apart the outermost tips to either side are; closest_m the nearest two tips.
+         */
+        FullReach: {
+            /** Closest M */
+            closest_m: number | null;
+            /** Dead Arcs */
+            dead_arcs: components["schemas"]["DeadArc"][];
+            /** Dead Deg */
+            dead_deg: number;
+            /** Edges */
+            edges: components["schemas"]["ZoneEdge"][];
+            /** Hand Held */
+            hand_held: components["schemas"]["HandHeld"][];
+            /** Height M */
+            height_m: number;
+            /** Needs */
+            needs: components["schemas"]["Needs"][];
+            /** Park In */
+            park_in: string | null;
+            /** Parking */
+            parking: components["schemas"]["Parking"][];
+            /** Rods */
+            rods: components["schemas"]["RodLie"][];
+            /** Shortest Rod M */
+            shortest_rod_m: number;
+            /** Spread M */
+            spread_m: number | null;
+        };
+        /**
          * HandHeld
          * @description A rod in the hand from the seat, pointed at the bow: by how much its tip passes it.
          */
@@ -2247,6 +2551,90 @@ export interface components {
             passes_bow_m: number;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * Handle
+         * @description What the boat is lifted by.
+         */
+        Handle: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "handle";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * Hatch
+         * @description A lid in the deck; length and width are of its mouth, depth_m to its floor, 0: not known.
+         */
+        Hatch: {
+            /**
+             * Depth M
+             * @default 0
+             */
+            depth_m: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hatch";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * Holder
+         * @description Takes butts of rods and poles, one in each tube; a long one is an arm that takes a ball.
+         */
+        Holder: {
+            /**
+             * Tubes
+             * @default 1
+             */
+            tubes: number;
         };
         /**
          * How
@@ -2443,11 +2831,8 @@ export interface components {
             fine: number;
             /** Fix */
             fix: number | null;
-            /**
-             * Key
-             * @enum {string}
-             */
-            key: "share" | "freeboard" | "floor" | "trim" | "list" | "gm" | "gm standing" | "margin" | "margin climbing in" | "edge" | "seat height" | "high" | "ends" | "far" | "steps" | "reel out" | "tip out" | "tip up" | "tips apart" | "sight" | "loose" | "lost" | "lines" | "cold water";
+            /** Key */
+            key: string;
             /**
              * Kind
              * @enum {string}
@@ -2577,11 +2962,8 @@ export interface components {
              * @enum {string}
              */
             hand: "novice" | "used to it";
-            /**
-             * Key
-             * @enum {string}
-             */
-            key: "share" | "freeboard" | "floor" | "trim" | "list" | "gm" | "gm standing" | "margin" | "margin climbing in" | "edge" | "seat height" | "high" | "ends" | "far" | "steps" | "reel out" | "tip out" | "tip up" | "tips apart" | "sight" | "loose" | "lost" | "lines" | "cold water";
+            /** Key */
+            key: string;
             /** Watch */
             watch: number;
             /**
@@ -2670,28 +3052,83 @@ export interface components {
             x_m: number;
         };
         /**
-         * On
-         * @description What a thing is placed on: a fitting or well by its name, the seat, a thing, the body.
+         * OnBody
+         * @description Worn.
          */
-        On: {
+        OnBody: {
             /**
-             * Kind
+             * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "fitting" | "well" | "seat" | "thing" | "body";
+            kind: "body";
+        };
+        /**
+         * OnFitting
+         * @description On a fitting of the boat, or in it: a tube, a hatch.
+         */
+        OnFitting: {
             /**
-             * Name
-             * @default
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
+            kind: "fitting";
+            /** Name */
             name: string;
             /**
-             * Spot
+             * Where
              * @default on
              * @enum {string}
              */
-            spot: "on" | "in" | "under" | "behind";
+            where: "on" | "in";
+        };
+        /**
+         * OnSeat
+         * @description On the seat, under it, or hung behind it.
+         */
+        OnSeat: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seat";
+            /**
+             * Where
+             * @default on
+             * @enum {string}
+             */
+            where: "on" | "under" | "behind";
+        };
+        /**
+         * OnThing
+         * @description On another thing, or in it.
+         */
+        OnThing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thing";
             /** Thing */
-            thing?: number | null;
+            thing: number;
+            /**
+             * Where
+             * @default on
+             * @enum {string}
+             */
+            where: "on" | "in" | "under" | "behind";
+        };
+        /**
+         * OnWell
+         * @description On the floor of a well.
+         */
+        OnWell: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "well";
+            /** Name */
+            name: string;
         };
         /**
          * Outline
@@ -2751,7 +3188,7 @@ export interface components {
          *
          *     On the bare deck (`on` null) that is in boat coordinates; otherwise from the middle of what it
          *     is on, along that one's own length, width and height, so that it moves with it: see
-         *     `analysis.placing`. z_m null: it rests on what is under it. turn_deg is counted from pointing
+         *     `rig.placing`. z_m null: it rests on what is under it. turn_deg is counted from pointing
          *     at the bow, toward port; tilt_deg lifts the tip of a rod off level. bury_m is how deep a butt
          *     sits in its tube. In a container, a smaller `order` comes out first.
          */
@@ -2771,7 +3208,8 @@ export interface components {
              * @default false
              */
             locked: boolean;
-            on?: components["schemas"]["On"] | null;
+            /** On */
+            on?: (components["schemas"]["OnFitting"] | components["schemas"]["OnWell"] | components["schemas"]["OnSeat"] | components["schemas"]["OnThing"] | components["schemas"]["OnBody"]) | null;
             /**
              * Order
              * @default 0
@@ -2885,38 +3323,6 @@ export interface components {
             twist_starboard_deg: number;
         };
         /**
-         * ReachSheet
-         * @description Everything about who comes to what. shortest_rod_m is the least that passes the bow by hand.
-         *
-         *     spread_m is how far apart the outermost tips to either side are; closest_m the nearest two tips.
-         */
-        ReachSheet: {
-            /** Closest M */
-            closest_m: number | null;
-            /** Dead Arcs */
-            dead_arcs: components["schemas"]["DeadArc"][];
-            /** Dead Deg */
-            dead_deg: number;
-            /** Edges */
-            edges: components["schemas"]["ZoneEdge"][];
-            /** Hand Held */
-            hand_held: components["schemas"]["HandHeld"][];
-            /** Height M */
-            height_m: number;
-            /** Needs */
-            needs: components["schemas"]["Needs"][];
-            /** Park In */
-            park_in: string | null;
-            /** Parking */
-            parking: components["schemas"]["Parking"][];
-            /** Rods */
-            rods: components["schemas"]["RodLie"][];
-            /** Shortest Rod M */
-            shortest_rod_m: number;
-            /** Spread M */
-            spread_m: number | null;
-        };
-        /**
          * ReachTrial
          * @description A trial, and the height over the bottom of the boat that the map is for.
          */
@@ -2974,6 +3380,54 @@ export interface components {
             zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
+         * Recess
+         * @description A pocket in the deck.
+         */
+        Recess: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "recess";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * Rod
+         * @description A fishing rod: where its reel is, butt_m from the butt's end, under the rod or over it.
+         */
+        Rod: {
+            /** Butt M */
+            butt_m?: number | null;
+            /**
+             * Reel
+             * @default none
+             * @enum {string}
+             */
+            reel: "none" | "under" | "over";
+        };
+        /**
          * RodLie
          * @description How a rod or pole lies: lengths in m, negative where it falls short of what is named.
          *
@@ -3011,17 +3465,82 @@ export interface components {
             tip_past_stern_m: number;
         };
         /**
+         * RudderMount
+         * @description What a rudder hangs on.
+         */
+        RudderMount: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "rudder";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
          * Said
          * @description Words with a {} for each of the amounts, so that a screen can show them in its units.
          */
         Said: {
-            /**
-             * Amounts
-             * @default []
-             */
-            amounts: components["schemas"]["Amount"][];
+            /** Amounts */
+            amounts?: components["schemas"]["Amount"][];
             /** Text */
             text: string;
+        };
+        /**
+         * Scupper
+         * @description A tube that lets water off the deck.
+         */
+        Scupper: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scupper";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
         };
         /**
          * SeatPlace
@@ -3036,6 +3555,40 @@ export interface components {
             recline_deg: number;
             /** X M */
             x_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * SeatRail
+         * @description A rail beside the seat.
+         */
+        SeatRail: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seat rail";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
             /** Z M */
             z_m: number;
         };
@@ -3220,45 +3773,6 @@ export interface components {
             undo_label: string | null;
         };
         /**
-         * Sheet
-         * @description Everything about a boat afloat. `trouble` says why the rest is empty.
-         */
-        Sheet: {
-            by_load: components["schemas"]["LoadCurves"] | null;
-            /** Curves */
-            curves: components["schemas"]["FullCurve"][];
-            /** Demands */
-            demands: components["schemas"]["Demand"][];
-            /** Terms */
-            terms: components["schemas"]["Term"][];
-            /** Trouble */
-            trouble: string | null;
-        };
-        /**
-         * Side
-         * @description One setup of a comparison: its hull and things from above, and its findings.
-         *
-         *     gained and lost are findings against the first; moved marks what is not where it is there.
-         */
-        Side: {
-            /** Boat */
-            boat: string;
-            /** Findings */
-            findings: components["schemas"]["Finding"][];
-            /** Gained */
-            gained: components["schemas"]["Finding"][];
-            /** Half Breadth M */
-            half_breadth_m: number[];
-            /** Lost */
-            lost: components["schemas"]["Finding"][];
-            /** Name */
-            name: string;
-            /** Outlines */
-            outlines: components["schemas"]["Outline"][];
-            /** X M */
-            x_m: number[];
-        };
-        /**
          * Stature
          * @description Height barefoot.
          */
@@ -3404,7 +3918,8 @@ export interface components {
             ];
             /** Name */
             name: string;
-            on: components["schemas"]["On"];
+            /** On */
+            on: components["schemas"]["OnFitting"] | components["schemas"]["OnWell"] | components["schemas"]["OnSeat"] | components["schemas"]["OnThing"] | components["schemas"]["OnBody"];
             place: components["schemas"]["Place"];
             /** Slide M */
             slide_m: [
@@ -3450,41 +3965,37 @@ export interface components {
          * Thing
          * @description A piece of gear. A rod or pole lies along its length from butt to tip; all else stands.
          *
-         *     A cylinder stands on its end, its length the diameter; a bag gives way a little. The reel hangs
-         *     under a rod or sits over it, butt_m from the butt's end. A container has an inner size, and
-         *     `opens` says how one gets in. `serves` says which of the basics it is, to a check for them.
-         *
-         *     mass_kg is what it weighs full; a thing that is filled and emptied has empty_kg too, and
-         *     `filled` says how much of the difference is in it. Its weight acts at the middle of its box
-         *     moved by offset_*_m, along its own length, width and height. `sloshes` says it holds a liquid
-         *     that can run: a tank that is not full to the lid.
+         *     A cylinder stands on its end, its length the diameter; a bag gives way a little. mass_kg is what
+         *     it weighs full. Its weight acts at the middle of its box moved by offset_*_m, along its own
+         *     length, width and height. `serves` says which of the basics it is, to a check for them; `part`
+         *     which part of the boat it is, which is not itself without it. An aspect that is null does not
+         *     apply.
          */
         Thing: {
+            anchor?: components["schemas"]["Anchor"] | null;
+            battery?: components["schemas"]["Battery"] | null;
             /**
              * Bought
              * @default true
              */
             bought: boolean;
-            /** Butt M */
-            butt_m?: number | null;
-            /** Empty Kg */
-            empty_kg?: number | null;
+            care?: components["schemas"]["Care"] | null;
+            container?: components["schemas"]["Container"] | null;
+            downrigger?: components["schemas"]["Downrigger"] | null;
+            drogue?: components["schemas"]["Drogue"] | null;
             /**
              * Evidence
              * @enum {string}
              */
             evidence: "weighed" | "label" | "guess";
+            fill?: components["schemas"]["Fill"] | null;
             /**
-             * Filled
-             * @default 1
+             * @default {
+             *       "by": "loose",
+             *       "leashed": false
+             *     }
              */
-            filled: number;
-            /**
-             * Fixed
-             * @default loose
-             * @enum {string}
-             */
-            fixed: "track bolt" | "ball" | "flush tube" | "strap" | "bungee" | "hook-and-loop" | "plate" | "loose";
+            fixing: components["schemas"]["Fixing"];
             /**
              * Floats
              * @default false
@@ -3492,23 +4003,13 @@ export interface components {
             floats: boolean;
             /** Height M */
             height_m: number;
-            /** Inner Height M */
-            inner_height_m?: number | null;
-            /** Inner Length M */
-            inner_length_m?: number | null;
-            /** Inner Width M */
-            inner_width_m?: number | null;
+            holder?: components["schemas"]["Holder"] | null;
             /**
              * Kind
              * @default other
              * @enum {string}
              */
             kind: "rod" | "holder" | "electronics" | "power" | "safety" | "anchor" | "seat" | "storage" | "tackle" | "clothes" | "drive" | "fish" | "bait" | "cart" | "paddle" | "other";
-            /**
-             * Leashed
-             * @default false
-             */
-            leashed: boolean;
             /** Length M */
             length_m: number;
             /** Mass Kg */
@@ -3535,22 +4036,13 @@ export interface components {
              * @default 0
              */
             offset_z_m: number;
-            /**
-             * Opens
-             * @default open
-             * @enum {string}
-             */
-            opens: "open" | "lid" | "zip" | "roll top";
+            /** Part */
+            part?: ("seat" | "drive" | "rudder" | "paddle") | null;
             /** Photo */
             photo?: number | null;
             /** Price */
             price?: number | null;
-            /**
-             * Reel
-             * @default none
-             * @enum {string}
-             */
-            reel: "none" | "under" | "over";
+            rod?: components["schemas"]["Rod"] | null;
             /**
              * Serves
              * @default []
@@ -3562,21 +4054,11 @@ export interface components {
              */
             shape: "box" | "cylinder" | "bag" | "rod" | "pole";
             /**
-             * Sloshes
-             * @default false
-             */
-            sloshes: boolean;
-            /**
              * Use
              * @default hourly
              * @enum {string}
              */
             use: "each cast" | "each fish" | "hourly" | "once" | "ashore" | "emergency";
-            /**
-             * Wants Dry
-             * @default false
-             */
-            wants_dry: boolean;
             /** Weighed On */
             weighed_on?: string | null;
             /** Width M */
@@ -3682,10 +4164,54 @@ export interface components {
             water: "fresh" | "salt";
         };
         /**
+         * Together
+         * @description Things taken together: their weight as filled, with all that those aboard hold.
+         */
+        Together: {
+            /** Count */
+            count: number;
+            /** Mass Kg */
+            mass_kg: number;
+        };
+        /**
+         * Track
+         * @description A slot that mounts slide along and are bolted in.
+         */
+        Track: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "track";
+            /**
+             * Length M
+             * @default 0
+             */
+            length_m: number;
+            /**
+             * Lost M3
+             * @default 0
+             */
+            lost_m3: number;
+            /** Name */
+            name: string;
+            /**
+             * Width M
+             * @default 0
+             */
+            width_m: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
          * Trial
          * @description What a preview changes; everything left out stays as kept.
          *
-         *     What goes ashore takes along all it holds.
+         *     What goes ashore takes along all it holds. A section that is given is tried whole.
          */
         Trial: {
             angler?: components["schemas"]["Angler"] | null;
@@ -4842,7 +5368,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Sheet"];
+                    "application/json": components["schemas"]["FullAfloat"];
                 };
             };
             /** @description Not Found */
@@ -5712,7 +6238,7 @@ export interface operations {
             header?: never;
             path: {
                 setup_id: number;
-                figure: "weight" | "trim" | "list" | "gm" | "wells";
+                figure: string;
             };
             cookie?: never;
         };
@@ -6250,7 +6776,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReachSheet"];
+                    "application/json": components["schemas"]["FullReach"];
                 };
             };
             /** @description Not Found */
@@ -6721,6 +7247,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    together: {
+        parameters: {
+            query: {
+                thing_id: number[];
+            };
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Together"];
                 };
             };
             /** @description Not Found */

@@ -2,7 +2,7 @@
 /** The angler from the segment model, from above or from the side. */
 import { computed } from 'vue'
 import type { Drawing, SeatPlace } from '@/api/client'
-import { planY, sideY, toX, type Sheet } from '@/geometry/sheet'
+import { planY, sideY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet

@@ -2,7 +2,7 @@
 /** The boat from astern in still water, leaned as computed; port is on the left. */
 import { computed } from 'vue'
 import type { Drawing, Figures } from '@/api/client'
-import { path, type Point } from '@/geometry/sheet'
+import { path, type Point } from './sheet'
 
 const props = defineProps<{
   drawing: Drawing

@@ -2,8 +2,8 @@
 /** Where things are in each other's way, or in room that the angler needs: with the distance. */
 import { computed } from 'vue'
 import type { Clash } from '@/api/client'
-import { number, type Units } from '@/edge/units'
-import { planY, sideY, toX, type Sheet } from '@/geometry/sheet'
+import { number, type Units } from '@/kit/units'
+import { planY, sideY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet

@@ -2,8 +2,8 @@
 /** Room that the angler needs, by group: hatched where it counts, in outline where it does not. */
 import { computed } from 'vue'
 import type { Drawing, Envelope } from '@/api/client'
-import { path, planY, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
-import type { Overlay } from '@/stores/look'
+import { path, planY, sideY, toX, type Point, type Sheet } from './sheet'
+import type { Overlay } from './overlays'
 
 const props = defineProps<{
   sheet: Sheet

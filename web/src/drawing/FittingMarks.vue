@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What the boat has, on its plan: a short bar along the boat, or a dot. */
 import type { Fitting } from '@/api/client'
-import { planY, toX, type Sheet } from '@/geometry/sheet'
+import { planY, toX, type Sheet } from './sheet'
 
 defineProps<{
   sheet: Sheet

@@ -2,7 +2,7 @@
 /** The widest section from astern at the heel of a demand, in level water. */
 import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
-import { path, type Point } from '@/geometry/sheet'
+import { path, type Point } from './sheet'
 
 const props = defineProps<{
   drawing: Drawing

@@ -2,7 +2,7 @@
 /** The bare boat from above: outline, wells, centreline. */
 import { computed, useId } from 'vue'
 import type { Boat, Drawing } from '@/api/client'
-import { planOutline, planY, toX, type Sheet } from '@/geometry/sheet'
+import { planOutline, planY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{ sheet: Sheet; drawing: Drawing; boat: Boat }>()
 const clip = useId()

@@ -2,7 +2,7 @@
 /** The bare boat from the side, and the water at its computed draft and slope. */
 import { computed } from 'vue'
 import type { Boat, Drawing, Figures } from '@/api/client'
-import { path, sideOutline, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
+import { path, sideOutline, sideY, toX, type Point, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet

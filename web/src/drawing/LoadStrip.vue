@@ -2,8 +2,8 @@
 /** Weight along the boat as bars, and the lift of the water hanging below, on one scale. */
 import { computed } from 'vue'
 import type { Figures } from '@/api/client'
-import { number, unitOf, type Units } from '@/edge/units'
-import { path, toX, type Sheet } from '@/geometry/sheet'
+import { number, unitOf, type Units } from '@/kit/units'
+import { path, toX, type Sheet } from './sheet'
 
 const props = defineProps<{ sheet: Sheet; figures: Figures; units: Units }>()
 

@@ -2,8 +2,8 @@
 /** A line between where two things come nearest, with the gap. */
 import { computed } from 'vue'
 import type { Between } from '@/api/client'
-import { show, type Units } from '@/edge/units'
-import { planY, sideY, toX, type Sheet } from '@/geometry/sheet'
+import { show, type Units } from '@/kit/units'
+import { planY, sideY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet

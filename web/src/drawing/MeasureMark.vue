@@ -2,7 +2,7 @@
 /** Where to hold the tape: a dimension line on the boat for the measure that is being taken. */
 import { computed } from 'vue'
 import type { Boat, Drawing } from '@/api/client'
-import { planY, sideY, toX, type Point, type Sheet } from '@/geometry/sheet'
+import { planY, sideY, toX, type Point, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet
@@ -73,7 +73,7 @@ const mark = computed<Mark | null>(() => {
     case 'stern_beam_m':
       return across(aft, Math.max(0.05, d.half_breadth_m[0]!))
     case 'bottom_beam_m':
-      return across((aft + fwd) / 2, (props.tape.bottom_beam_m ?? 0.76 * props.tape.beam_m) / 2)
+      return across((aft + fwd) / 2, d.bottom_beam_m / 2)
     default:
       return null
   }

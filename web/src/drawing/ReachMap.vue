@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Zones from above at some height, by pattern as well as tint; edges are nested. */
 import { computed } from 'vue'
-import type { ReachSheet, Zone } from '@/api/client'
-import { ZONE_WORD } from '@/edge/words'
-import { path, planY, toX, type Point, type Sheet } from '@/geometry/sheet'
+import type { FullReach, Zone } from '@/api/client'
+import { ZONE_WORD } from '@/kit/words'
+import { path, planY, toX, type Point, type Sheet } from './sheet'
 
-const props = defineProps<{ sheet: Sheet; reach: ReachSheet }>()
+const props = defineProps<{ sheet: Sheet; reach: FullReach }>()
 
 const ORDER: Zone[] = ['twist', 'lean', 'hand'] // the widest first, the nearer over it
 const zones = computed(() =>

@@ -2,7 +2,7 @@
 /** From above: what is in hand from the seat, and what a lean or twist comes to. */
 import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
-import { path, planY, toX, type Point, type Sheet } from '@/geometry/sheet'
+import { path, planY, toX, type Point, type Sheet } from './sheet'
 
 const props = defineProps<{ sheet: Sheet; drawing: Drawing; names?: boolean }>()
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The one ruler, measured from the bow, and its faint lines down through all views. */
 import { computed } from 'vue'
-import { ticks, toX, type Sheet } from '@/geometry/sheet'
+import { ticks, toX, type Sheet } from './sheet'
 
 const props = defineProps<{ sheet: Sheet; length_m: number; imperial: boolean }>()
 const marks = computed(() =>

@@ -2,9 +2,9 @@
 /** Seat and foot brace to take hold of, in the view from the side; arrows move them by 1 cm. */
 import { computed } from 'vue'
 import type { SeatPlace } from '@/api/client'
-import { useCarry } from '@/composables/useCarry'
-import { fromSideY, fromX, sideY, toX, type Sheet } from '@/geometry/sheet'
-import { tidy } from '@/geometry/places'
+import { useCarry } from '@/kit/useCarry'
+import { fromSideY, fromX, sideY, toX, type Sheet } from './sheet'
+import { tidy } from './places'
 
 const props = defineProps<{ sheet: Sheet; svg: SVGSVGElement | null }>()
 const seat = defineModel<SeatPlace>({ required: true })

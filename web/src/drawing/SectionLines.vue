@@ -5,8 +5,8 @@
  */
 import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
-import { show, type Units } from '@/edge/units'
-import { path, type Point } from '@/geometry/sheet'
+import { show, type Units } from '@/kit/units'
+import { path, type Point } from './sheet'
 
 const props = defineProps<{ drawing: Drawing; width: number; height: number; units: Units }>()
 

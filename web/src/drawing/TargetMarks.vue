@@ -2,9 +2,9 @@
 /** What the thing in hand can be put on lights up; what it is over, and does not fit, is barred. */
 import { computed } from 'vue'
 import type { Target } from '@/api/client'
-import { byPointer, frameOf } from '@/geometry/places'
-import { path, planY, toX, type Point, type Sheet } from '@/geometry/sheet'
-import { outOf } from '@/geometry/stands'
+import { byPointer, frameOf } from './places'
+import { path, planY, toX, type Point, type Sheet } from './sheet'
+import { outOf } from './stands'
 
 const props = defineProps<{ sheet: Sheet; targets: Target[]; over: Target | null }>()
 

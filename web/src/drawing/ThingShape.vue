@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** One thing, from above or from the side; drawn where it is told, speaks by events. */
 import { computed } from 'vue'
-import { path, planY, toX, type Point, type Sheet } from '@/geometry/sheet'
-import { corners, isLong, labelOf, rodPlan, rodSide } from '@/geometry/things'
+import { path, planY, toX, type Point, type Sheet } from './sheet'
+import { corners, isLong, labelOf, rodPlan, rodSide } from './things'
 import type { Drawn } from './types'
 
 const props = defineProps<{
@@ -28,11 +28,12 @@ const rod = computed(() => {
 /** A reel hangs under its rod, or sits on it; from above it is beside neither. */
 const reel = computed<Point | null>(() => {
   const spot = props.drawn.aboard?.reel
-  const { reel: where, length_m } = props.drawn.thing
-  if (where === 'none' || !spot) return null
-  const share = (props.drawn.thing.butt_m ?? 0.17 * length_m) / length_m
+  const at_m = props.drawn.aboard?.reel_at_m
+  const { rod, length_m } = props.drawn.thing
+  if (!rod || at_m == null || !spot) return null
+  const share = at_m / length_m
   const [x, y] = (props.view === 'plan' ? rodPlan : rodSide)(props.sheet, props.drawn, share)
-  return props.view === 'plan' ? [x, y] : [x, y + (where === 'under' ? 5 : -5)]
+  return props.view === 'plan' ? [x, y] : [x, y + (rod.reel === 'under' ? 5 : -5)]
 })
 const round = computed(() => ({
   x: toX(props.sheet, props.drawn.stand.x_m),

@@ -1,6 +1,6 @@
 /** What the drawings are given of one thing aboard. */
 import type { Aboard, Thing } from '@/api/client'
-import type { Stand } from '@/geometry/stands'
+import type { Stand } from './stands'
 
 export interface Drawn {
   id: number

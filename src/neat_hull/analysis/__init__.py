@@ -1,1 +1,0 @@
-"""The only place that knows both the model and the physics: setups in, figures out."""

@@ -1,0 +1,18 @@
+"""The boat afloat in full: table, righting curves, demands and load curves."""
+
+from fastapi import APIRouter
+
+from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.trial import Trial
+from neat_hull.model.afloat import FullAfloat
+from neat_hull.store.setups import load_setup
+from neat_hull.subjects.afloat.full import full_afloat
+from neat_hull.whole.evaluate import evaluated
+
+router = APIRouter(prefix="/setups/{setup_id}", tags=["afloat"])
+
+
+@router.post("/afloat")
+def afloat(setup_id: SetupId, body: Trial, db: Db) -> FullAfloat:
+    """Table, righting curves, demands and load curves, of a trial; computes and stores nothing."""
+    return full_afloat(evaluated(body.on(load_setup(db, setup_id).setup)))

@@ -1,0 +1,1 @@
+"""What a change does, for API and commands alike."""

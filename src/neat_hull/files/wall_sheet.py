@@ -1,0 +1,209 @@
+"""One page for the garage wall: plan and side with numbered things, their places, figures."""
+
+import io
+from dataclasses import dataclass
+from typing import Literal
+
+from reportlab.lib import pagesizes
+from reportlab.lib.units import mm
+from reportlab.pdfbase.pdfmetrics import stringWidth
+from reportlab.pdfgen.canvas import Canvas
+
+from neat_hull.files.deck import Numbered, Outline, numbered
+from neat_hull.files.units import LENGTH_M, MASS_KG
+from neat_hull.model.drawing import Drawing
+from neat_hull.model.figures import Figures
+from neat_hull.model.setup import Setup
+
+Units = Literal["metric", "imperial"]
+Paper = Literal["a4", "letter"]
+_MARGIN = 14 * mm
+_SANS, _BOLD = "Helvetica", "Helvetica-Bold"
+_CAUTIONS = (
+    "The maker's rating and instructions, and the law, win over any figure here.",
+    "The hull is an estimate until it is tested afloat. Wear the PFD; try changes in shallow warm",
+    "water, with help. Never anchor from the side; be able to let go in one motion.",
+)
+
+
+@dataclass(frozen=True)
+class _Edge:
+    """The user's units."""
+
+    length: str
+    mass: str
+
+    def long(self, metres: float, digits: int = 0) -> str:
+        return f"{metres / LENGTH_M[self.length]:.{digits}f} {self.length}"
+
+    def heavy(self, kilos: float) -> str:
+        return f"{kilos / MASS_KG[self.mass]:.1f} {self.mass}"
+
+
+_EDGES: dict[Units, _Edge] = {"metric": _Edge("cm", "kg"), "imperial": _Edge("in", "lb")}
+
+
+def wall_sheet(
+    setup: Setup, drawing: Drawing, figures: Figures, units: Units, paper: Paper
+) -> bytes:
+    """The page, portrait, in the user's units. The same setup gives the same bytes."""
+    out = io.BytesIO()
+    size = pagesizes.A4 if paper == "a4" else pagesizes.LETTER
+    canvas = Canvas(out, pagesize=size, invariant=1)
+    canvas.setTitle(f"{setup.name}, {setup.boat.name}")
+    page, edge, things = _Page(canvas, *size), _EDGES[units], numbered(setup, figures)
+    page.text(f"{setup.name} - {setup.boat.name}", 15, _BOLD)
+    page.text(f"{setup.angler.name}, {setup.water} water", 9)
+    page.drawing(setup, drawing, figures, things)
+    page.figures(figures, edge)
+    page.table(things, drawing, edge)
+    page.foot()
+    canvas.showPage()
+    canvas.save()
+    return out.getvalue()
+
+
+class _Page:
+    """A page that is written from the top down."""
+
+    def __init__(self, canvas: Canvas, width: float, height: float) -> None:
+        self._canvas, self._width, self._y = canvas, width, height - _MARGIN
+
+    def text(self, text: str, size: float, font: str = _SANS) -> None:
+        """A line of text; what the font has no sign for is left out."""
+        self._y -= size * 1.25
+        self._canvas.setFont(font, size)
+        self._canvas.drawString(_MARGIN, self._y, _plain(text))
+
+    def drawing(
+        self, setup: Setup, drawing: Drawing, figures: Figures, things: list[Numbered]
+    ) -> None:
+        """From above and from the side, on one scale that is told."""
+        bow, stern = drawing.x_m[-1], drawing.x_m[0]
+        xs = [x for one in things for x, _ in one.plan] + [bow, stern]
+        scale = (self._width - 2 * _MARGIN) / (max(xs) - min(xs))
+        half = max([max(drawing.half_breadth_m)] + [abs(y) for t in things for _, y in t.plan])
+        high = max([max(drawing.sheer_z_m)] + [z for t in things for _, z in t.side])
+        # Standing poles would push the table off the page; they are cut at a sitter's head.
+        high = min(high, 1.25)
+        middle = self._y - 6 - half * scale
+        base = middle - half * scale - 10 - high * scale
+
+        def right(x_m: float) -> float:
+            return _MARGIN + (max(xs) - x_m) * scale
+
+        def plan(points: Outline) -> Outline:
+            return [(right(x), middle - y * scale) for x, y in points]
+
+        def side(points: Outline) -> Outline:
+            return [(right(x), base + min(z, high) * scale) for x, z in points]
+
+        port = list(zip(drawing.x_m, drawing.half_breadth_m, strict=True))
+        self._path(plan(port + [(x, -y) for x, y in reversed(port)]), 1.2)
+        for well in setup.boat.wells:
+            b = well.half_breadth_m
+            box = [(well.x_aft_m, -b), (well.x_fwd_m, -b), (well.x_fwd_m, b), (well.x_aft_m, b)]
+            self._path(plan(box), 0.5)
+        keel = list(zip(drawing.x_m, drawing.keel_z_m, strict=True))
+        sheer = list(zip(drawing.x_m, drawing.sheer_z_m, strict=True))
+        self._path(side(keel + sheer[::-1]), 1.2)
+        if figures.afloat is not None:
+            water = [(stern, figures.afloat.draft_aft_m), (bow, figures.afloat.draft_fwd_m)]
+            self._path(side(water), 0.8, closed=False)
+        for one in things:
+            rod = one.thing.long
+            self._path(plan(one.plan), 0.9, closed=not rod)
+            self._path(side(one.side), 0.6, closed=not rod)
+            (x, y) = plan([one.middle])[0]
+            self._number(one.number, x, y)
+        self._y = base - 14
+        self._canvas.setFont(_SANS, 8)
+        told = f"bow at the left, port at the foot; drawn 1:{1000 * mm / scale:.0f}"
+        self._canvas.drawString(_MARGIN, self._y, told)
+        self._y -= 6
+
+    def figures(self, figures: Figures, edge: _Edge) -> None:
+        """The live figures in two lines."""
+        weight, afloat, bands = figures.weight, figures.afloat, figures.bands
+        line = f"Carried {edge.heavy(weight.carried_kg)}"
+        if weight.rated_kg is not None and weight.working_kg is not None:
+            line += f" (working share {edge.heavy(weight.working_kg)}, "
+            line += f"rated {edge.heavy(weight.rated_kg)})"
+        self.text(f"{line}, all up {edge.heavy(weight.all_up_kg)}", 10, _BOLD)
+        if afloat is None or bands is None:
+            self.text(figures.trouble or "", 10)
+            return
+        end = "stern" if afloat.trim_deg > 0 else "bow"
+        side = "starboard" if afloat.heel_deg > 0 else "port"
+        self.text(
+            f"{abs(afloat.trim_deg):.1f}\u00b0 {end} down, {abs(afloat.heel_deg):.1f}\u00b0 to "
+            f"{side}, GM {edge.long(afloat.gm_m, 1)} \u00b1 {edge.long(bands.gm_m, 1)}, "
+            f"least freeboard {edge.long(afloat.least_freeboard_m, 1)}",
+            10,
+        )
+
+    def table(self, things: list[Numbered], drawing: Drawing, edge: _Edge) -> None:
+        """Where each thing goes; closer lines where there are many."""
+        head = ("", "thing", "from the bow", "off the middle", "height", "weight")
+        at = [_MARGIN + share * (self._width - 2 * _MARGIN) for share in
+              (0.0, 0.045, 0.50, 0.62, 0.79, 0.90)]  # fmt: skip
+        room = self._y - _MARGIN - 44
+        step = max(4.0, min(12.0, room / (len(things) + 2)))
+        size = min(9.0, step * 0.8)
+        self._y -= 6
+        for row in [head, *(self._row(one, drawing, edge) for one in things)]:
+            self._y -= step
+            self._canvas.setFont(_BOLD if row is head else _SANS, size)
+            for x, cell in zip(at, row, strict=True):
+                self._canvas.drawString(x, self._y, _fitted(_plain(cell), size, 0.44 * self._width))
+
+    def foot(self) -> None:
+        """The cautions."""
+        self._canvas.setFont(_SANS, 8)
+        for i, line in enumerate(reversed(_CAUTIONS)):
+            self._canvas.drawString(_MARGIN, _MARGIN + 10 * i, line)
+
+    @staticmethod
+    def _row(one: Numbered, drawing: Drawing, edge: _Edge) -> tuple[str, ...]:
+        side = "port" if one.y_m > 0 else "starboard"
+        off = "middle" if abs(one.y_m) < 0.005 else f"{edge.long(abs(one.y_m))} {side}"
+        return (
+            str(one.number),
+            one.thing.name,
+            edge.long(drawing.x_m[-1] - one.x_m),
+            off,
+            edge.long(one.base_z_m),
+            edge.heavy(one.thing.mass_now_kg),
+        )
+
+    def _path(self, points: Outline, width: float, closed: bool = True) -> None:
+        path = self._canvas.beginPath()
+        path.moveTo(*points[0])
+        for point in points[1:]:
+            path.lineTo(*point)
+        if closed:
+            path.close()
+        self._canvas.setLineWidth(width)
+        self._canvas.drawPath(path)
+
+    def _number(self, number: int, x: float, y: float) -> None:
+        self._canvas.setFillGray(1)
+        self._canvas.circle(x, y, 5, stroke=1, fill=1)
+        self._canvas.setFillGray(0)
+        self._canvas.setFont(_SANS, 6.5)
+        self._canvas.drawCentredString(x, y - 2.3, str(number))
+
+
+def _plain(text: str) -> str:
+    """What the page's own font has signs for."""
+    return (
+        "".join(sign if sign.isprintable() else " " for sign in text)
+        .encode("cp1252", "replace")
+        .decode("cp1252")
+    )
+
+
+def _fitted(text: str, size: float, most: float) -> str:
+    while text and stringWidth(text, _SANS, size) > most:
+        text = text[:-1]
+    return text

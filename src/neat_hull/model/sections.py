@@ -1,0 +1,30 @@
+"""What subjects keep in a setup, a line each: the same key in the setup, its file and its row."""
+
+from typing import TYPE_CHECKING
+
+from pydantic import create_model
+
+from neat_hull.model.base import Model
+from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.judging import Judging
+
+
+class Sections(Model):
+    """Sections of a setup; one that is left out is as usual."""
+
+    demands: DemandNumbers = DemandNumbers()
+    judging: Judging = Judging()
+
+
+if TYPE_CHECKING:
+
+    class TriedSections(Model):
+        """Sections to try out, whole; one that is null stays as kept."""
+
+else:
+    TriedSections = create_model(
+        "TriedSections",
+        __base__=Model,
+        __doc__="Sections to try out, whole; one that is null stays as kept.",
+        **{name: (field.annotation | None, None) for name, field in Sections.model_fields.items()},
+    )

@@ -1,0 +1,1 @@
+"""The angler: segments, build, postures, and what a hand reaches."""

@@ -1,0 +1,242 @@
+"""From measured stations to the sections that are integrated.
+
+Between two stations each outline is resampled at the same fractions of its arc length — the union
+of both outlines' own corners, so that none is cut — and interpolated linearly in x; where a hull's
+corners run on one to one, they are taken as they are, which halves the work. Every section
+then is a closed ring, and a section of a well is a ring that counts against the hull.
+"""
+
+from dataclasses import dataclass
+from functools import cached_property
+from itertools import combinations, pairwise
+
+import numpy as np
+from numpy.typing import NDArray
+
+from neat_hull.physics.arrays import Array, Flags
+from neat_hull.physics.hull.shape import Hull, Well
+
+# Two Gauss points integrate the cubic x·area of a linearly lofted span exactly; the span count
+# holds the error of a span in which the water plane leaves the hull under 0.1 % (see the tests).
+SPANS_PER_LENGTH = 16
+# A waterplane ends abruptly where a flat bottom or floor leaves the water, so its own area and
+# moments converge only with the span; they are wanted once per solution, on this finer cut.
+WATERPLANE_SPANS_PER_LENGTH = 300
+_GAUSS_AT = np.array([-1.0, 1.0]) / np.sqrt(3.0)
+
+
+@dataclass(frozen=True, eq=False)
+class Lattice:
+    """The edges of all section rings, in one row, ready for integration.
+
+    x_m        (e,)    m   where the section of each edge stands
+    y_m, z_m   (2, e)  m   both ends; seen from the bow, port to the right, rings run
+                           counter-clockwise
+    weight_m   (e, g)  m   quadrature weight along x by group, 0 for other groups' edges; negative
+                           where a ring is taken away
+    needs      (g, w)      True where a group counts only while that well does not lift
+
+    Group 0 is the hull itself with all wells that never lift.
+    """
+
+    x_m: Array
+    y_m: Array
+    z_m: Array
+    weight_m: Array
+    needs: Flags
+
+    def counted(self, lost: Flags) -> Array:
+        """(k, g): 1 for each group that counts, given which wells (k, w) do not lift; else 0."""
+        shut = self.needs[None, :, :] & ~lost[:, None, :]
+        counted: Array = np.where(shut.any(axis=2), 0.0, 1.0)
+        return counted
+
+    @cached_property
+    def sections(self) -> tuple[Array, NDArray[np.intp]]:
+        """x (n,) m of the sections, and which of them each edge (e,) belongs to."""
+        x, place = np.unique(self.x_m, return_inverse=True)
+        return x, place
+
+    @cached_property
+    def size_m(self) -> float:
+        """Greatest coordinate in a section, in m."""
+        return float(max(np.abs(self.y_m).max(), np.abs(self.z_m).max()))
+
+    @cached_property
+    def moments_m(self) -> Array:
+        """(3·g, e): the weights times 1, x and x²."""
+        weight = self.weight_m.T
+        return np.concatenate((weight, weight * self.x_m, weight * self.x_m**2))
+
+    @cached_property
+    def volume_m3(self) -> Array:
+        """(g,) m³: volume of each group."""
+        volume: Array = (
+            0.5 * (self.y_m[0] * self.z_m[1] - self.y_m[1] * self.z_m[0]) @ (self.weight_m)
+        )
+        return volume
+
+
+def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
+    """Cut a hull into sections at Gauss points of spans no longer than length / spans_per_length.
+
+    Spans never bridge a station or the end of a well, so each integrand is smooth within one.
+    """
+    x_m, weight_m = _gauss_points(hull, spans_per_length)
+    rings = _rings(hull, x_m)
+    drained = frozenset(i for i, well in enumerate(hull.wells) if well.drains)
+    groups: list[frozenset[int]] = [frozenset()]
+    edges = [
+        _edges(ring, x, weight, 0) for ring, x, weight in zip(rings, x_m, weight_m, strict=True)
+    ]
+    for wells, box in _well_boxes(hull.wells):
+        if wells - drained not in groups:
+            groups.append(wells - drained)
+        group, sign = groups.index(wells - drained), (-1.0) ** len(wells)
+        for i in np.flatnonzero((box.x_aft_m < x_m) & (x_m < box.x_fwd_m)):
+            inside = _clip_to_box(rings[i], box)
+            if len(inside) >= 3:
+                edges.append(_edges(inside, x_m[i], sign * weight_m[i], group))
+    y0, z0, y1, z1, x, weight, group_of = np.concatenate(edges, axis=1)
+    lie = (y0 != y1) | (z0 != z1)  # a point is no edge
+    weights = np.where(group_of[:, None] == np.arange(len(groups)), weight[:, None], 0.0)
+    needs = np.array([[i in group for i in range(len(hull.wells))] for group in groups], np.bool_)
+    return Lattice(
+        x[lie],
+        np.stack((y0, y1))[:, lie],
+        np.stack((z0, z1))[:, lie],
+        np.ascontiguousarray(weights[lie]),
+        needs.reshape(len(groups), len(hull.wells)),
+    )
+
+
+def _edges(ring: Array, x_m: float, weight_m: float, group: int) -> Array:
+    """(7, n): both ends, place, weight and group of the edges of a ring (n, 2)."""
+    ends = np.concatenate((ring, np.roll(ring, -1, axis=0)), axis=1).T
+    same = np.array([[x_m], [weight_m], [float(group)]])
+    return np.concatenate((ends, np.repeat(same, len(ring), axis=1)))
+
+
+def outline_at(hull: Hull, x_m: float) -> Array:
+    """Port half-section (n, 2) of y, z in m from keel to sheer, interpolated at x."""
+    i = int(_interval(hull, np.array([x_m]))[0])
+    aft, fwd = _matched(hull, i)
+    share = (x_m - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i])
+    blend: Array = (1 - share) * aft + share * fwd
+    return blend
+
+
+def _interval(hull: Hull, x_m: Array) -> NDArray[np.intp]:
+    """(n,): index of the station at or aft of each x, the last interval reaching to the bow."""
+    return np.clip(np.searchsorted(hull.x_m, x_m, side="right") - 1, 0, len(hull.x_m) - 2)
+
+
+def _matched(hull: Hull, i: int) -> tuple[Array, Array]:
+    """Outlines (n, 2) of stations i and i + 1, point for point."""
+    aft, fwd = hull.stations[i].points_m, hull.stations[i + 1].points_m
+    if hull.corner_to_corner:
+        return aft, fwd
+    aft_at, fwd_at = _arc_fractions(aft), _arc_fractions(fwd)
+    at = np.union1d(aft_at, fwd_at)
+    at = at[np.append(np.diff(at) > 1e-9, True)]
+    return _resample(aft, aft_at, at), _resample(fwd, fwd_at, at)
+
+
+def _rings(hull: Hull, x_m: Array) -> list[Array]:
+    """Vertices (n, 2) of the ring at each x, from the starboard sheer by the keel to the port."""
+    interval = _interval(hull, x_m)
+    rings: list[Array] = []
+    for i in np.unique(interval):
+        aft, fwd = _matched(hull, int(i))
+        inside = x_m[interval == i]
+        share = ((inside - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i]))[:, None, None]
+        half = (1 - share) * aft + share * fwd
+        ring = np.concatenate((half[:, ::-1] * np.array([-1.0, 1.0]), half), axis=1)
+        rings += list(ring)
+    return rings
+
+
+def _gauss_points(hull: Hull, spans_per_length: int) -> tuple[Array, Array]:
+    ends = {x for well in hull.wells for x in (well.x_aft_m, well.x_fwd_m)}
+    breaks = np.union1d(hull.x_m, [x for x in ends if hull.x_aft_m < x < hull.x_fwd_m])
+    longest = hull.length_m / spans_per_length
+    at, weights = [], []
+    for x0, x1 in pairwise(breaks):
+        edges = np.linspace(x0, x1, max(1, int(np.ceil((x1 - x0) / longest - 1e-9))) + 1)
+        half = np.diff(edges) / 2
+        middle = (edges[:-1] + edges[1:]) / 2
+        at.append((middle[:, None] + half[:, None] * _GAUSS_AT).ravel())
+        weights.append(np.repeat(half, 2))
+    return np.concatenate(at), np.concatenate(weights)
+
+
+def _arc_fractions(points: Array) -> Array:
+    """Fraction of arc length at each point; a station shrunk to one point spreads evenly."""
+    steps = np.hypot(*np.diff(points, axis=0).T)
+    total = steps.sum()
+    if total <= 0:
+        return np.linspace(0.0, 1.0, max(len(points), 2))
+    return np.append(0.0, np.minimum(np.cumsum(steps) / total, 1.0))
+
+
+def _resample(points: Array, own: Array, at: Array) -> Array:
+    if len(points) == 1:
+        return np.repeat(points, len(at), axis=0)
+    return np.column_stack([np.interp(at, own, points[:, axis]) for axis in (0, 1)])
+
+
+def _well_boxes(wells: tuple[Well, ...]) -> list[tuple[frozenset[int], Well]]:
+    """Each well, and each overlap of several, by inclusion and exclusion: no volume goes twice."""
+    found = []
+    for count in range(1, len(wells) + 1):
+        boxes = [(frozenset(group), _overlap([wells[i] for i in group]))
+                 for group in combinations(range(len(wells)), count)]  # fmt: skip
+        kept = [(group, box) for group, box in boxes if box is not None]
+        if not kept:
+            break
+        found += kept
+    return found
+
+
+def _overlap(wells: list[Well]) -> Well | None:
+    box = Well(
+        name="",
+        x_aft_m=max(well.x_aft_m for well in wells),
+        x_fwd_m=min(well.x_fwd_m for well in wells),
+        half_breadth_m=min(well.half_breadth_m for well in wells),
+        floor_z_m=max(well.floor_z_m for well in wells),
+        rim_z_m=min(well.rim_z_m for well in wells),
+        drains=False,
+    )
+    return box if box.x_fwd_m > box.x_aft_m and box.rim_z_m > box.floor_z_m else None
+
+
+def _clip_to_box(ring: Array, box: Well) -> Array:
+    """Cut a ring by the four sides of a well (Sutherland and Hodgman, 1974).
+
+    On a concave ring the result may join its parts by edges there and back; they enclose nothing,
+    so areas and moments stay exact.
+    """
+    sides = (
+        (0, 1.0, -box.half_breadth_m),
+        (0, -1.0, -box.half_breadth_m),
+        (1, 1.0, box.floor_z_m),
+        (1, -1.0, -box.rim_z_m),
+    )
+    for axis, sign, limit in sides:
+        ring = _clip_side(ring, sign * ring[:, axis] - limit)
+        if len(ring) < 3:
+            break
+    return ring
+
+
+def _clip_side(ring: Array, inside: Array) -> Array:
+    """Keep the part of a ring where `inside` (n,) is 0 or more, linear along each edge."""
+    after, inside_after = np.roll(ring, -1, axis=0), np.roll(inside, -1)
+    crossing = (inside < 0) != (inside_after < 0)
+    share = np.where(crossing, inside / np.where(crossing, inside - inside_after, 1.0), 0.0)
+    cut = ring + share[:, None] * (after - ring)
+    pairs = np.stack((ring, cut), axis=1).reshape(-1, 2)
+    keep = np.stack((inside >= 0, crossing), axis=1).ravel()
+    kept: Array = pairs[keep]
+    return kept

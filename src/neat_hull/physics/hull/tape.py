@@ -1,0 +1,176 @@
+"""A hull from what a tape measure gives, fair enough to float a plan on.
+
+Nobody has a lines plan of their kayak. Half-breadth, sheer and keel run through the measured places
+as monotone cubics (no bulge between two measures that neither of them shows), and every section is
+the chosen bottom carried up to the gunwale by a soft or hard turn. It is an estimate until a float
+test says otherwise. Shape functions and their reasons: docs/physics.md, "Hull from a tape".
+"""
+
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+from scipy.interpolate import PchipInterpolator
+
+from neat_hull.errors import InputError, InputErrors
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.hull.shape import Station
+
+Bottom = Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
+Chine = Literal["soft", "hard"]
+
+_STATIONS = 31
+_CROWDING = 0.8  # 0: stations evenly apart; 1: closest at the ends
+_FULLNESS = 1.2  # half-breadth^1.2 runs straight into the ends: a rounded, not a needle, tip
+_STEM_SHARE = {"bow": 0.10, "stern": 0.07}  # of the length, over which the keel sweeps up
+_STEM_RISE = 0.86  # of the height of the end, so that the tip keeps a short upright edge
+
+# Bottom height over its lowest point, as a share of the half-breadth at the turn of the bilge,
+# along the half-breadth from keel (0) to turn (1). Typical of plastic fishing kayaks.
+_BOTTOM_AT = np.array([0.0, 0.14, 0.28, 0.42, 0.56, 0.70, 0.85, 1.0])
+_BOTTOM_RISE: dict[Bottom, Array] = {
+    "flat": np.array([0.0, 0.0, 0.0, 0.0, 0.0, 0.002, 0.008, 0.02]),
+    "shallow_arch": 0.13 * _BOTTOM_AT**2,
+    "shallow_v": 0.16 * _BOTTOM_AT,
+    "twin_ridge": np.array([0.13, 0.12, 0.085, 0.035, 0.004, 0.0, 0.018, 0.06]),
+    "tunnel": np.array([0.24, 0.24, 0.16, 0.02, 0.0, 0.0, 0.012, 0.05]),
+}
+_TURN_AT: dict[Chine, float] = {"soft": 0.76, "hard": 0.90}  # share of the half-breadth
+
+
+@dataclass(frozen=True)
+class Tape:
+    """Measures of a hull in m. Beams are over all, at a quarter and three quarters from the bow.
+
+    beam_at_m is measured from the bow. depth_m is keel to gunwale amidships; bow_height_m and
+    stern_height_m are floor to the tips; rockers are how far keel ends stand off a flat floor.
+    bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships (None: typical of
+    the chine), so it says how far the sides flare; stern_beam_m is a transom's breadth, or 0.
+    """
+
+    length_m: float
+    beam_m: float
+    beam_at_m: float
+    beam_fore_quarter_m: float
+    beam_aft_quarter_m: float
+    depth_m: float
+    bow_height_m: float
+    stern_height_m: float
+    rocker_bow_m: float
+    rocker_stern_m: float
+    bottom: Bottom
+    chine: Chine
+    bottom_beam_m: float | None = None
+    stern_beam_m: float = 0.0
+
+    @property
+    def turn_at(self) -> float:
+        """Where the bilge turns, as a share of the half-breadth: measured, or typical."""
+        typical = _TURN_AT[self.chine]
+        return typical if self.bottom_beam_m is None else self.bottom_beam_m / self.beam_m
+
+
+def require_tape(tape: Tape) -> None:
+    """Refuse measures no kayak has. Raises InputErrors naming each field in plain words."""
+    length, beam, depth = tape.length_m, tape.beam_m, tape.depth_m
+    rules = [
+        ("length_m", 1.5 <= length <= 9.0, "a kayak's length lies between 1.5 m and 9 m"),
+        ("beam_m", beam > 0, "the beam must be more than nothing"),
+        ("beam_m", beam <= 0 or 0.3 <= beam <= 1.8, "a kayak's beam lies between 30 cm and 180 cm"),
+        ("beam_m", beam < length, "a boat cannot be wider than it is long"),
+        ("beam_at_m", 0.3 * length <= tape.beam_at_m <= 0.7 * length,
+         "the widest place must lie in the middle part, 30 % to 70 % of the length from the bow"),
+        ("beam_fore_quarter_m", 0 < tape.beam_fore_quarter_m <= beam,
+         "the beam a quarter from the bow must be more than nothing, and no wider than the widest"),
+        ("beam_aft_quarter_m", 0 < tape.beam_aft_quarter_m <= beam,
+         "the beam a quarter from the stern must be more than nothing, and at most the widest"),
+        ("depth_m", 0.1 <= depth <= 0.8, "the depth, keel to gunwale, lies between 10 and 80 cm"),
+        ("bow_height_m", depth <= tape.bow_height_m <= 1.2,
+         "the bow's height off the floor must be at least the depth amidships, at most 120 cm"),
+        ("stern_height_m", depth <= tape.stern_height_m <= 1.2,
+         "the stern's height off the floor must be at least the depth amidships, at most 120 cm"),
+        ("rocker_bow_m", 0 <= tape.rocker_bow_m <= 0.6 * depth,
+         "the keel's rise at the bow must be between nothing and 60 % of the depth"),
+        ("rocker_stern_m", 0 <= tape.rocker_stern_m <= 0.6 * depth,
+         "the keel's rise at the stern must be between nothing and 60 % of the depth"),
+        ("bottom_beam_m",
+         tape.bottom_beam_m is None or 0.4 * beam <= tape.bottom_beam_m <= beam,
+         "the breadth of the bottom lies between 40 % of the beam and all of it"),
+        ("stern_beam_m", 0 <= tape.stern_beam_m <= tape.beam_aft_quarter_m,
+         "a transom is no wider than the boat a quarter from the stern"),
+    ]  # fmt: skip
+    wrong = [InputError(name, getattr(tape, name), why) for name, right, why in rules if not right]
+    if wrong:
+        raise InputErrors(wrong)
+
+
+def stations_from_tape(tape: Tape) -> tuple[Station, ...]:
+    """Stations stern to bow, closer together toward the ends where the shape turns fastest."""
+    require_tape(tape)
+    even = np.linspace(0, 1, _STATIONS)
+    x = tape.length_m * (even - _CROWDING * np.sin(2 * np.pi * even) / (2 * np.pi))
+    widest = tape.length_m - tape.beam_at_m
+    x[np.abs(x - widest).argmin()] = widest  # the measure itself must be met, not nearly
+    half, keel, sheer = half_breadth_m(tape, x), keel_m(tape, x), sheer_m(tape, x)
+    return tuple(
+        Station(float(at), _section(tape, b, k, s))
+        for at, b, k, s in zip(x, half, keel, sheer, strict=True)
+    )
+
+
+def half_breadth_m(tape: Tape, x_m: Array) -> Array:
+    """(n,) m: greatest half-breadth at each x from the stern."""
+    length = tape.length_m
+    at = np.array([0.0, length / 4, length - tape.beam_at_m, length * 3 / 4, length])
+    beam = np.array(
+        [tape.stern_beam_m, tape.beam_aft_quarter_m, tape.beam_m, tape.beam_fore_quarter_m, 0.0]
+    )
+    curve = PchipInterpolator(at, (beam / 2) ** _FULLNESS)
+    half: Array = np.maximum(curve(x_m), 0.0) ** (1 / _FULLNESS)
+    return half
+
+
+def sheer_m(tape: Tape, x_m: Array) -> Array:
+    """(n,) m: height of the gunwale, sweeping up from amidships to both ends."""
+    from_middle = 2 * x_m / tape.length_m - 1
+    rise = np.where(from_middle > 0, tape.bow_height_m, tape.stern_height_m) - tape.depth_m
+    sheer: Array = tape.depth_m + rise * np.abs(from_middle) ** 2.4
+    return sheer
+
+
+def keel_m(tape: Tape, x_m: Array) -> Array:
+    """(n,) m: height of the bottom: rocker over the whole length, then the sweep of the stems."""
+    from_middle = 2 * x_m / tape.length_m - 1
+    rocker = np.where(from_middle > 0, tape.rocker_bow_m, tape.rocker_stern_m)
+    keel = rocker * np.abs(from_middle) ** 2.6
+    for end, share in _STEM_SHARE.items():
+        if end == "stern" and tape.stern_beam_m > 0:
+            continue  # a transom's keel runs out straight
+        reach = share * tape.length_m
+        to_end = tape.length_m - x_m if end == "bow" else x_m
+        height = tape.bow_height_m if end == "bow" else tape.stern_height_m
+        into = np.clip(1 - to_end / reach, 0.0, 1.0)
+        sweep = 1 - np.sqrt(1 - into**2)
+        keel = keel + sweep * (_STEM_RISE * height - keel)
+    return keel
+
+
+def _section(tape: Tape, half_m: float, keel_m: float, sheer_m: float) -> Array:
+    """Half-section (n, 2) from keel to sheer, as many points for every x so that lines run fair."""
+    depth = sheer_m - keel_m
+    turn = half_m * tape.turn_at
+    fine = 1 - 2 * half_m / tape.beam_m  # 0 at the widest place, 1 at the ends
+    rise = _BOTTOM_RISE[tape.bottom] * turn + 0.35 * fine**2 * depth * _BOTTOM_AT
+    rise = np.minimum(rise - rise.min(), 0.5 * depth)
+    bottom = np.column_stack((turn * _BOTTOM_AT, keel_m + rise))
+    start = bottom[-1]
+    if tape.chine == "hard":
+        side = np.linspace(start, (half_m, sheer_m), 7)[1:]
+    else:
+        angle = np.linspace(0, np.pi / 2, 6)[1:]
+        bilge = 0.55 * (sheer_m - start[1])
+        round_ = np.column_stack(
+            (turn + (half_m - turn) * np.sin(angle), start[1] + bilge * (1 - np.cos(angle)))
+        )
+        side = np.vstack((round_, [(half_m, sheer_m)]))
+    return np.vstack((bottom, side))

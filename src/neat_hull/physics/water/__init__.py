@@ -1,0 +1,1 @@
+"""The boat in the water: immersion, balance, hydrostatics and stability."""

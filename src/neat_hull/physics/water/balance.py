@@ -1,0 +1,308 @@
+"""Where a loaded hull comes to rest: sinkage, trim and heel in equilibrium.
+
+At rest ρV = M and centre of buoyancy and centre of gravity lie in one plumb line:
+(r_B − r_G)·l = 0 along the boat and (r_B − r_G)·t = 0 across it. Newton's method with the exact
+hydrostatic stiffness as Jacobian, damped; brackets where that fails. Formulas: docs/physics.md.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.optimize import brentq
+
+from neat_hull.errors import NoBalance
+from neat_hull.physics.arrays import Array, Flags
+from neat_hull.physics.hull.shape import Hull
+from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.immersion import Immersion, Planes, Sideways, TurnedSections
+
+RESIDUAL = 1e-9  # of volume and of volume × length: far below what a drawing or a scale shows
+_ITERATIONS = 40
+_TRIM_STEP = 0.12  # tan θ·cos φ a step; larger ones jump past where the deck goes under
+_HEEL_STEP_RAD = np.radians(6.0)
+_STEEPEST = np.tan(np.radians(60.0))  # a boat standing on its end is not afloat in our sense
+_CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
+_SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
+
+
+@dataclass(frozen=True, eq=False)
+class _Problem:
+    """What is sought: displaced volume under a centre of gravity, on one floating hull."""
+
+    floating: FloatingHull
+    volume_m3: float
+    centre_m: Array
+
+    @property
+    def length_m(self) -> float:
+        return self.floating.hull.length_m
+
+    def residuals(self, im: Immersion, heel_rad: Array, tau: Array) -> tuple[Array, Array, Array]:
+        """Volume and fore-and-aft residuals (k,) as fractions, and the trim lever ∫e − V·e_G."""
+        x_g, y_g, z_g = self.centre_m
+        e_g = y_g * np.sin(heel_rad) + z_g * np.cos(heel_rad)
+        lever = im.ve - self.volume_m3 * e_g
+        along = im.vx - self.volume_m3 * x_g - tau * lever
+        return (
+            (im.v_m3 - self.volume_m3) / self.volume_m3,
+            along / (self.volume_m3 * self.length_m),
+            lever,
+        )
+
+
+def rest_at_heels(
+    floating: FloatingHull,
+    volume_m3: float,
+    centre_m: Array,
+    heel_rad: Array,
+    trim_hint_rad: float = 0.0,
+) -> Rest:
+    """Sinkage and trim at rest for imposed heels (k,); wells whose rim goes under are flooded.
+
+    Rows in which the boat goes under, or stands on its end, have `floats` False and NaN values.
+    """
+    problem = _Problem(floating, volume_m3, centre_m)
+    lost = np.repeat(floating.drains[None, :], len(heel_rad), axis=0)
+    tau = np.tan(trim_hint_rad) * np.cos(heel_rad)
+    h_m = floating.guess_h_m(volume_m3, heel_rad) + tau * floating.hull.x_m.mean()
+    with floating.turned(heel_rad) as turned:
+        while True:
+            floats = floating.capacity_m3(lost) > volume_m3
+            h_m, tau, found, im = _sink_and_trim(problem, turned, heel_rad, lost, h_m, tau, floats)
+            side = turned.sideways(floating.lattice.counted(lost))
+            rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
+            newly = _flooding(rest, floating.hull) & ~lost
+            if not newly.any():
+                return rest
+            lost = lost | newly
+
+
+def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
+    """The place of rest (k = 1) of a boat let go from upright (k = 1), stable in heel.
+
+    Raises NoBalance if it floods and sinks, rolls over or stands on its end.
+    """
+    problem = _Problem(floating, volume_m3, centre_m)
+    if not upright.floats[0]:
+        _raise_sinking(problem, upright)
+    rest = _newton_free(problem, upright)
+    if rest is None or abs(rest.heel_rad[0]) > _CHECKED_HEEL_RAD:
+        rest = _roll_until_still(problem)
+    return rest
+
+
+def _raise_sinking(problem: _Problem, rest: Rest) -> None:
+    share = float(problem.floating.capacity_m3(rest.lost)[0]) / problem.volume_m3
+    if share <= 1:
+        flooded = rest.lost[0] & ~problem.floating.drains
+        names = [w.name for w, wet in zip(problem.floating.hull.wells, flooded, strict=True) if wet]
+        raise NoBalance(f"does not float: it floods by the {' and the '.join(names)} and goes down")
+    end = "bow" if problem.centre_m[0] > problem.floating.hull.x_m.mean() else "stern"
+    raise NoBalance(f"does not float level: the {end} goes under before the weight is carried")
+
+
+def _flooding(rest: Rest, hull: Hull) -> Flags:
+    """(k, w): wells whose rim the water plane reaches at any corner."""
+    flooding = np.zeros_like(rest.lost)
+    for i, well in enumerate(hull.wells):
+        over = rest.height_over_water_m(well.rim_corners_m)
+        flooding[:, i] = rest.floats & (over <= 0).any(axis=1)
+    return flooding
+
+
+def _sink_and_trim(
+    problem: _Problem,
+    turned: Planes,
+    heel_rad: Array,
+    lost: Flags,
+    h_m: Array,
+    tau: Array,
+    floats: Flags,
+) -> tuple[Array, Array, Flags, Immersion]:
+    """Damped Newton in h and τ for all rows at once; brackets for the rows it leaves open.
+
+    The last thing asked of `turned` is the immersion that is returned.
+    """
+    counted = problem.floating.lattice.counted(lost)
+    depth_m = problem.floating.depth_m
+    h_m, tau = np.where(np.isnan(h_m), 0.0, h_m), np.where(np.isnan(tau), 0.0, tau)
+    step_h, step_tau = np.zeros_like(h_m), np.zeros_like(tau)
+    best = np.full_like(h_m, np.inf)
+    for _ in range(_ITERATIONS):
+        im = turned.immerse(h_m + step_h, tau + step_tau, counted)
+        at_tau = tau + step_tau
+        volume, along, lever = problem.residuals(im, heel_rad, at_tau)
+        merit = volume**2 + along**2
+        better = merit < best
+        h_m, tau = np.where(better, h_m + step_h, h_m), np.where(better, at_tau, tau)
+        best = np.where(better, merit, best)
+        if (best[floats] < RESIDUAL**2).all():
+            if better.all() and floats.all():
+                return h_m, tau, floats, im
+            break
+        newton = _step_two(problem, im, h_m, tau, volume, along, lever, depth_m)
+        step_h = np.where(better, newton[0], step_h / 2)
+        step_tau = np.where(better, newton[1], step_tau / 2)
+    found = floats & (best < (100 * RESIDUAL) ** 2)
+    for k in np.flatnonzero(floats & ~found):
+        row = _by_brackets(problem, float(heel_rad[k]), lost[k : k + 1])
+        if row is not None:
+            h_m[k], tau[k] = row
+            found[k] = True
+    h_m, tau = np.where(found, h_m, np.nan), np.where(found, tau, np.nan)
+    return h_m, tau, found, turned.immerse(h_m, tau, counted)
+
+
+def _step_two(
+    problem: _Problem,
+    im: Immersion,
+    h_m: Array,
+    tau: Array,
+    volume: Array,
+    along: Array,
+    lever: Array,
+    depth_m: float,
+) -> tuple[Array, Array]:
+    """Newton step (k,) in h and τ, kept within what one waterline can be trusted for."""
+    tiny = 1e-9 * problem.length_m**2
+    vh, vt = im.a + tiny, -im.ax
+    lh = im.ax - tau * (h_m * im.a - tau * im.ax)
+    lt = -im.axx - tiny * problem.length_m**2 - lever + tau * (h_m * im.ax - tau * im.axx)
+    r_v = volume * problem.volume_m3
+    r_l = along * problem.volume_m3 * problem.length_m
+    det = vh * lt - vt * lh
+    det = np.where(np.abs(det) > 1e-300, det, -1.0)
+    step_h, step_tau = (vt * r_l - lt * r_v) / det, (lh * r_v - vh * r_l) / det
+    over = np.maximum(np.abs(step_tau) / _TRIM_STEP, np.abs(step_h - step_tau * im.ax / vh) / (
+        0.4 * depth_m))  # fmt: skip
+    shrink = 1 / np.maximum(over, 1.0)
+    return step_h * shrink, step_tau * shrink
+
+
+def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float, float] | None:
+    """One row by nested bracketing, for hulls and loads on which Newton's steps go astray."""
+    lattice = problem.floating.lattice
+    turned = TurnedSections(lattice, np.array([heel_rad]))
+    counted = lattice.counted(lost)
+    e = lattice.y_m * np.sin(heel_rad) + lattice.z_m * np.cos(heel_rad)
+
+    def sink(tau: float) -> float:
+        off = e + tau * lattice.x_m
+
+        def short(h: float) -> float:
+            im = turned.immerse(np.array([h]), np.array([tau]), counted)
+            return float(im.v_m3[0]) - problem.volume_m3
+
+        return float(brentq(short, off.min(), off.max(), xtol=1e-13))
+
+    def along(tau: float) -> float:
+        im = turned.immerse(np.array([sink(tau)]), np.array([tau]), counted)
+        residual = problem.residuals(im, np.array([heel_rad]), np.array([tau]))[1]
+        return float(residual[0])
+
+    steepest = _STEEPEST * abs(np.cos(heel_rad)) + 1e-9
+    if along(-steepest) * along(steepest) > 0:
+        return None
+    tau = float(brentq(along, -steepest, steepest, xtol=1e-13))
+    return sink(tau), tau
+
+
+def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
+    """Newton in h, τ and φ together from an upright rest; None unless it ends stable in heel."""
+    floating, lost = problem.floating, start.lost
+    heel, h, tau = np.zeros(1), start.h_m, start.tau
+    im: Immersion | None = start.immersion
+    side: Sideways | None = start.sideways
+    depth_m = floating.depth_m
+    for _ in range(_ITERATIONS):
+        if im is None or side is None:
+            counted = floating.lattice.counted(lost)
+            turned = TurnedSections(floating.lattice, heel)
+            im, side = turned.immerse(h, tau, counted), turned.sideways(counted)
+        residual, stiffness = _three(problem, im, side, heel, h, tau)
+        scale = problem.volume_m3 * np.array([1.0, problem.length_m, problem.length_m])
+        if (np.abs(residual / scale) < RESIDUAL).all():
+            floats = np.ones(1, dtype=np.bool_)
+            rest = Rest(heel, h, tau, lost, floats, im, side)
+            newly = _flooding(rest, floating.hull) & ~lost
+            if newly.any():
+                lost = lost | newly
+                if not floating.capacity_m3(lost)[0] > problem.volume_m3:
+                    return None
+                im = side = None
+                continue
+            return rest if stiffness[2, 2] < 0 and _stable(stiffness) else None
+        try:
+            step = np.linalg.solve(stiffness, -residual)
+        except np.linalg.LinAlgError:
+            return None
+        limits = np.array([0.4 * depth_m + problem.length_m * abs(step[1]), _TRIM_STEP,
+                           _HEEL_STEP_RAD])  # fmt: skip
+        step /= max(1.0, float((np.abs(step) / limits).max()))
+        h, tau, heel = h + step[0], tau + step[1], heel + step[2]
+        im = side = None
+        if not (abs(heel[0]) < np.pi / 2 and np.isfinite(h[0])):
+            return None
+    return None
+
+
+def _three(
+    problem: _Problem, im: Immersion, side: Sideways, heel: Array, h: Array, tau: Array
+) -> tuple[Array, Array]:
+    """Residuals (3,) and stiffness (3, 3) in (h, τ, φ), one attitude; see docs/physics.md."""
+    x_g, y_g, z_g = problem.centre_m
+    v0, t, hh = problem.volume_m3, float(tau[0]), float(h[0])
+    sin, cos = float(np.sin(heel[0])), float(np.cos(heel[0]))
+    s_g, e_g = y_g * cos - z_g * sin, y_g * sin + z_g * cos
+    a, ax, axx = float(im.a[0]), float(im.ax[0]), float(im.axx[0])
+    a_s, axs, ass = float(side.as_[0]), float(side.axs[0]), float(side.ass[0])
+    vs, ve = float(side.vs[0]), float(im.ve[0])
+    lever = ve - v0 * e_g
+    residual = np.array(
+        [float(im.v_m3[0]) - v0, float(im.vx[0]) - v0 * x_g - t * lever, vs - v0 * s_g]
+    )
+    e_by_heel = vs - (hh * a_s - t * axs) - v0 * s_g
+    stiffness = np.array(
+        [
+            [a, -ax, -a_s],
+            [ax - t * (hh * a - t * ax), -axx - lever + t * (hh * ax - t * axx),
+             -axs - t * e_by_heel],
+            [a_s, -axs, -ass - lever],
+        ]
+    )  # fmt: skip
+    return residual, stiffness
+
+
+def _stable(stiffness: Array) -> bool:
+    """Say whether a small push in heel is resisted once sinkage and trim have followed it."""
+    follow = np.linalg.solve(stiffness[:2, :2], stiffness[:2, 2])
+    return bool(stiffness[2, 2] - stiffness[2, :2] @ follow < 0)
+
+
+def _roll_until_still(problem: _Problem) -> Rest:
+    """Follow the righting lever from upright to the first place where it turns to restoring."""
+    floating, volume_m3, centre_m = problem.floating, problem.volume_m3, problem.centre_m
+
+    def at(heels: Array) -> tuple[Rest, Array]:
+        rest = rest_at_heels(floating, volume_m3, centre_m, heels)
+        return rest, rest.righting_lever_m(centre_m)
+
+    _, gz_upright = at(np.zeros(1))
+    side = -float(np.sign(gz_upright[0])) if abs(gz_upright[0]) > 1e-9 else 1.0
+    rest, gz = at(side * _SCAN_RAD)
+    restoring = side * gz
+    if abs(gz_upright[0]) <= 1e-9:
+        restoring[0] = -np.inf if restoring[1] < 0 else 0.0
+    for k in range(1, len(_SCAN_RAD)):
+        if not rest.floats[k]:
+            break
+        if restoring[k - 1] < 0 <= restoring[k]:
+            low = side * max(float(_SCAN_RAD[k - 1]), 1e-4)
+            heel = brentq(lambda p: float(at(np.array([p]))[1][0]), low, side * _SCAN_RAD[k],
+                          xtol=1e-10)  # fmt: skip
+            still, lever = at(np.array([heel]))
+            if abs(lever[0]) < 1e-6:
+                return still
+        elif restoring[k - 1] == 0.0 and restoring[k] >= 0:
+            return at(np.zeros(1))[0]
+    raise NoBalance("rolls over: no heel up to 90° gives it a stable place of rest")

@@ -1,0 +1,197 @@
+"""A hull ready to float, and the boat at rest in a given attitude."""
+
+from collections import Counter
+from collections.abc import Iterator
+from contextlib import contextmanager
+from dataclasses import dataclass, field
+from functools import cached_property
+
+import numpy as np
+
+from neat_hull.errors import DoesNotFloat
+from neat_hull.physics.arrays import Array, Flags
+from neat_hull.physics.hull.lattice import WATERPLANE_SPANS_PER_LENGTH, Lattice, loft
+from neat_hull.physics.hull.shape import Hull
+from neat_hull.physics.water.immersion import Immersion, Planes, Sideways, TurnedSections
+from neat_hull.physics.water.section_table import SectionTable
+
+_TABLE_RAD = np.radians(np.arange(0.0, 91.0, 10.0))
+_TABLE_LEVELS = 16
+_KEPT = 4  # sets of heels whose sections are kept: curves of screens, and upright
+_TABULATED_AFTER = 2  # questions at the same heels: a table costs about as much as it saves in two
+
+
+@dataclass(frozen=True, eq=False)
+class FloatingHull:
+    """A hull made ready for solving: its lattice, and first guesses of where it floats.
+
+    drains (w,) are the wells that never lift. level_m and level_m3 (t, 16) are heights of a level
+    water plane and the volumes under them, at heels table_rad (t,): Newton starts close from there.
+    """
+
+    hull: Hull
+    lattice: Lattice
+    drains: Flags
+    table_rad: Array
+    level_m: Array
+    level_m3: Array
+    _turned: dict[bytes, TurnedSections] = field(default_factory=dict)
+    _tables: dict[bytes, SectionTable] = field(default_factory=dict)
+    _asked: Counter[bytes] = field(default_factory=Counter)
+
+    @classmethod
+    def of(cls, hull: Hull, table_rad: Array = _TABLE_RAD) -> "FloatingHull":
+        """Loft a hull; worth keeping, since it costs more than a solution.
+
+        One that is only asked for upright can do with a table of heel 0 alone.
+        """
+        lattice = loft(hull)
+        drains = np.array([well.drains for well in hull.wells], dtype=np.bool_)
+        heels = np.repeat(table_rad, _TABLE_LEVELS)
+        y, z = (axis.ravel()[:, None] for axis in (lattice.y_m, lattice.z_m))
+        e = y * np.sin(table_rad) + z * np.cos(table_rad)
+        level = np.linspace(e.min(axis=0), e.max(axis=0), _TABLE_LEVELS, axis=1)
+        counted = lattice.counted(np.repeat(drains[None, :], len(heels), axis=0))
+        turned = TurnedSections(lattice, heels)
+        volume = turned.immerse(level.ravel(), np.zeros_like(heels), counted).v_m3
+        return cls(hull, lattice, drains, table_rad, level, volume.reshape(level.shape))
+
+    @cached_property
+    def waterplanes(self) -> Lattice:
+        """A finer cut, for figures of the waterplane alone; made when first asked for."""
+        return loft(self.hull, WATERPLANE_SPANS_PER_LENGTH)
+
+    @contextmanager
+    def turned(self, heel_rad: Array) -> Iterator[Planes]:
+        """The sections seen at k heels, lent to one user at a time and kept for the next.
+
+        The same heels are asked for again and again, in a drag above all: from the third time on
+        they are read off a table. Popping is atomic, so two threads never hold the same arrays.
+        """
+        key = heel_rad.tobytes()
+        table = self._table(key, self.lattice, heel_rad)
+        if table is not None:
+            yield table.planes()
+            return
+        turned = self._turned.pop(key, None) or TurnedSections(self.lattice, heel_rad)
+        try:
+            yield turned
+        finally:
+            if len(self._turned) < _KEPT and (len(heel_rad) > 1 or not heel_rad.any()):
+                self._turned[key] = turned
+
+    def upright_waterplane(self) -> Planes:
+        """The finer cut of `waterplanes`, seen upright."""
+        upright = np.zeros(1)
+        table = self._table(b"waterplane", self.waterplanes, upright)
+        return TurnedSections(self.waterplanes, upright) if table is None else table.planes()
+
+    def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable | None:
+        """The table of a lattice at these heels, once it is worth having."""
+        table = self._tables.get(key)
+        if table is not None:
+            return table
+        self._asked[key] += 1
+        # A single heel is a step of some search, unless it is upright.
+        again = len(heel_rad) > 1 or not heel_rad.any()
+        if not again or self._asked[key] <= _TABULATED_AFTER or len(self._tables) >= _KEPT:
+            return None
+        self._tables[key] = table = SectionTable.of(lattice, heel_rad)
+        return table
+
+    @property
+    def depth_m(self) -> float:
+        """Lowest to highest point of the hull, in m."""
+        return float(self.level_m[0, -1] - self.level_m[0, 0])
+
+    def capacity_m3(self, lost: Flags) -> Array:
+        """(k,) m³: all the hull can displace, given which wells (k, w) do not lift."""
+        return self.lattice.counted(lost) @ self.lattice.volume_m3
+
+    def require_floats(self, mass_kg: float, water_density_kg_m3: float) -> None:
+        """Raise DoesNotFloat if even wholly under water the hull lifts no more than `mass_kg`."""
+        capacity_kg = water_density_kg_m3 * float(self.capacity_m3(self.drains[None, :])[0])
+        if not mass_kg < capacity_kg:
+            raise DoesNotFloat(mass_kg, capacity_kg)
+
+    def guess_h_m(self, volume_m3: float, heel_rad: Array) -> Array:
+        """(k,) m: about how high the water plane stands at each heel, untrimmed."""
+        at_table = [
+            np.interp(volume_m3, volume, level)
+            for volume, level in zip(self.level_m3, self.level_m, strict=True)
+        ]
+        guess: Array = np.interp(np.abs(heel_rad), self.table_rad, at_table)
+        return guess
+
+
+@dataclass(frozen=True, eq=False)
+class Rest:
+    """The boat at k imposed or found heels, sinkage and trim at rest; NaN where it goes under.
+
+    heel_rad, h_m, tau (k,): the water plane, see `physics.immersion`. lost (k, w): wells that do
+    not lift, be it by open scuppers or flooded. floats (k,): False where no such rest exists.
+    """
+
+    heel_rad: Array
+    h_m: Array
+    tau: Array
+    lost: Flags
+    floats: Flags
+    immersion: Immersion
+    sideways: Sideways
+
+    def row(self, i: int) -> "Rest":
+        """The place of rest at one of the heels (k = 1)."""
+        at = slice(i, i + 1)
+        return Rest(
+            self.heel_rad[at],
+            self.h_m[at],
+            self.tau[at],
+            self.lost[at],
+            self.floats[at],
+            self.immersion.row(at),
+            self.sideways.row(at),
+        )
+
+    @property
+    def trim_rad(self) -> Array:
+        """(k,) rad: trim, positive bow up."""
+        return np.arctan2(self.tau, np.cos(self.heel_rad))
+
+    def height_over_water_m(self, points_m: Array) -> Array:
+        """(k, n) m: how far points (n, 3) stand off the water plane; negative under it."""
+        x, y, z = points_m.T
+        sin, cos = np.sin(self.heel_rad)[:, None], np.cos(self.heel_rad)[:, None]
+        off = y * sin + z * cos + x * self.tau[:, None] - self.h_m[:, None]
+        over: Array = off / np.sqrt(1 + self.tau**2)[:, None]
+        return over
+
+    def buoyancy_m(self) -> Array:
+        """(k, 3) m: centre of buoyancy in the body frame."""
+        im = self.immersion
+        s, e = self.sideways.vs / im.v_m3, im.ve / im.v_m3
+        sin, cos = np.sin(self.heel_rad), np.cos(self.heel_rad)
+        return np.column_stack((im.vx / im.v_m3, s * cos + e * sin, e * cos - s * sin))
+
+    def waterplane(self, floating: FloatingHull) -> tuple[Immersion, Sideways]:
+        """The integrals (k = 1) on the finer cut; see `lattice.WATERPLANE_SPANS_PER_LENGTH`."""
+        turned: Planes = (
+            TurnedSections(floating.waterplanes, self.heel_rad)
+            if self.heel_rad.any()
+            else floating.upright_waterplane()
+        )
+        counted = floating.waterplanes.counted(self.lost)
+        return turned.immerse(self.h_m, self.tau, counted), turned.sideways(counted)
+
+    def section_m2(self, floating: FloatingHull) -> tuple[Array, Array]:
+        """x (n,) m and the immersed area there (k, n) m², wells taken away."""
+        turned = TurnedSections(floating.lattice, self.heel_rad)
+        counted = floating.lattice.counted(self.lost)
+        turned.immerse(self.h_m, self.tau, counted)
+        return turned.section_m2(counted)
+
+    def righting_lever_m(self, centre_m: Array) -> Array:
+        """(k,) m: GZ = −(r_B − r_G)·t for a centre of gravity (3,)."""
+        apart = self.buoyancy_m() - centre_m
+        gz: Array = apart[:, 2] * np.sin(self.heel_rad) - apart[:, 1] * np.cos(self.heel_rad)
+        return gz

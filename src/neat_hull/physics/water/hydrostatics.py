@@ -1,0 +1,275 @@
+"""The figures of a boat at rest, in the words of the textbook."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from neat_hull.physics.arrays import Array, Flags
+from neat_hull.physics.hull.shape import Hull
+from neat_hull.physics.water.balance import rest_at_heels, rest_free
+from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.loads import Loads
+
+_EDGE_SCAN_DEG = 1.0  # a first look for the deck edge; then halved down to _EDGE_EXACT_DEG
+_EDGE_EXACT_DEG = 0.001
+
+
+@dataclass(frozen=True)
+class Equilibrium:
+    """The boat as it floats, heeled and trimmed; all in the body frame, see `physics`.
+
+    least_freeboard_m is the lowest height of the sheer over the water, and where; wells_over_m is
+    how far each well's floor stands over it at its lowest corner, flooded which wells took water
+    over the rim.
+    """
+
+    displacement_kg: float
+    volume_m3: float
+    heel_rad: float
+    trim_rad: float
+    draft_aft_m: float
+    draft_mid_m: float
+    draft_fwd_m: float
+    lcb_m: float
+    tcb_m: float
+    vcb_m: float
+    least_freeboard_m: float
+    least_freeboard_x_m: float
+    wells_over_m: tuple[float, ...]
+    flooded: tuple[bool, ...]
+
+
+@dataclass(frozen=True)
+class Upright:
+    """Metacentric figures with every load on the centreline, heel held at 0, trim free.
+
+    free_surface_m is the rise of KG that running liquids come to; gm_m is less by it.
+    """
+
+    kb_m: float
+    bm_m: float
+    kg_m: float
+    free_surface_m: float
+    gm_m: float
+    bm_l_m: float
+    gm_l_m: float
+    lcf_m: float
+    kg_per_cm_immersion: float
+    moment_to_trim_1cm_kg_m: float
+    trim_rad: float
+
+
+@dataclass(frozen=True, eq=False)
+class RightingCurve:
+    """Righting lever and trim at heel_rad (k,); NaN where the boat goes under.
+
+    edge_over_m is how far the lowest point of the sheer stands over the water, rims_over_m the
+    lowest corner of the rim of a well that lifts until it floods (inf without any).
+    """
+
+    heel_rad: Array
+    gz_m: Array
+    trim_rad: Array
+    edge_over_m: Array
+    rims_over_m: Array
+
+
+@dataclass(frozen=True, eq=False)
+class Settled:
+    """A loaded hull at rest: let go, and held upright with every load on the centreline."""
+
+    floating: FloatingHull
+    loads: Loads
+    water_density_kg_m3: float
+    rest: Rest
+    upright: Rest
+
+
+def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
+    """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none."""
+    return settle_with_curve(floating, loads, water_density_kg_m3, np.zeros(1))[0]
+
+
+def held_upright(
+    floating: FloatingHull, loads: Loads, water_density_kg_m3: float
+) -> Settled | None:
+    """A boat held upright by hand, where it floats at all: for one that would not stay so alone."""
+    volume_m3 = loads.total_kg / water_density_kg_m3
+    rest = rest_at_heels(floating, volume_m3, loads.centre_m, np.zeros(1))
+    if not rest.floats[0]:
+        return None
+    return Settled(floating, loads, water_density_kg_m3, rest, rest)
+
+
+def settle_with_curve(
+    floating: FloatingHull, loads: Loads, water_density_kg_m3: float, heel_rad: Array
+) -> tuple[Settled, RightingCurve]:
+    """`settle` and `righting_curve` in one go; the first heel must be 0.
+
+    Off-centre loads do not change sinkage and trim while heel is held at 0, so the first row is
+    the boat upright as well, and the start of the free solution.
+    """
+    floating.require_floats(loads.total_kg, water_density_kg_m3)
+    volume_m3 = loads.total_kg / water_density_kg_m3
+    held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad)
+    upright = held.row(0)
+    rest = rest_free(floating, volume_m3, loads.centre_m, upright)
+    return Settled(floating, loads, water_density_kg_m3, rest, upright), _curve(
+        floating, loads, held
+    )
+
+
+def equilibrium(settled: Settled) -> Equilibrium:
+    """How the boat floats, let go."""
+    floating, rest, water_density_kg_m3 = (
+        settled.floating, settled.rest, settled.water_density_kg_m3
+    )  # fmt: skip
+    hull = floating.hull
+    lcb, tcb, vcb = (float(v) for v in rest.buoyancy_m()[0])
+    draft_aft, draft_mid, draft_fwd = drafts_m(hull, rest)
+    freeboard = rest.height_over_water_m(sheer_points_m(hull))[0]
+    lowest = int(freeboard.argmin())
+    return Equilibrium(
+        displacement_kg=water_density_kg_m3 * float(rest.immersion.v_m3[0]),
+        volume_m3=float(rest.immersion.v_m3[0]),
+        heel_rad=float(rest.heel_rad[0]),
+        trim_rad=float(rest.trim_rad[0]),
+        draft_aft_m=draft_aft,
+        draft_mid_m=draft_mid,
+        draft_fwd_m=draft_fwd,
+        lcb_m=lcb,
+        tcb_m=tcb,
+        vcb_m=vcb,
+        least_freeboard_m=float(freeboard[lowest]),
+        least_freeboard_x_m=float(hull.x_m[lowest % len(hull.x_m)]),
+        wells_over_m=tuple(
+            float(rest.height_over_water_m(_floor_corners_m(hull, i)).min())
+            for i in range(len(hull.wells))
+        ),
+        flooded=tuple(bool(v) for v in rest.lost[0] & ~floating.drains),
+    )
+
+
+def waterplane_area_m2(settled: Settled) -> float:
+    """True area in the plane of the water at the free place of rest, wells left out, in m²."""
+    plane, _ = settled.rest.waterplane(settled.floating)
+    return float(plane.a[0] * np.sqrt(1 + settled.rest.tau[0] ** 2))
+
+
+def upright(settled: Settled) -> Upright:
+    """Initial stability: KB, BM, KG and GM of the boat held upright, free to trim.
+
+    GM is measured along the plumb line, so it holds at any trim. Source: BM = I/V with I the
+    second moment of the true waterplane about its own fore-and-aft axis; docs/physics.md.
+    """
+    loads, rest, density = settled.loads, settled.upright, settled.water_density_kg_m3
+    volume_m3 = loads.total_kg / density
+    centre_m = loads.on_centreline().centre_m
+    (im, side), tau = rest.waterplane(settled.floating), float(rest.tau[0])
+    stretch = float(np.sqrt(1 + tau**2))  # of the true waterplane against its plan
+    a = float(im.a[0])
+    inertia_t = stretch * float(side.ass[0] - side.as_[0] ** 2 / a)
+    inertia_l = stretch**3 * float(im.axx[0] - im.ax[0] ** 2 / a)
+    buoyancy = rest.buoyancy_m()[0]
+    bm, bm_l = inertia_t / volume_m3, inertia_l / volume_m3
+    above = float((buoyancy - centre_m) @ np.array([tau, 0.0, 1.0])) / stretch
+    return Upright(
+        kb_m=float(buoyancy[2]),
+        bm_m=bm,
+        kg_m=float(loads.solid_centre_m[2]),
+        free_surface_m=float(centre_m[2] - loads.solid_centre_m[2]),
+        gm_m=above + bm,
+        bm_l_m=bm_l,
+        gm_l_m=above + bm_l,
+        lcf_m=float(im.ax[0]) / a,
+        kg_per_cm_immersion=density * a * stretch * 0.01,
+        moment_to_trim_1cm_kg_m=loads.total_kg
+        * (above + bm_l)
+        * 0.01
+        / settled.floating.hull.length_m,
+        trim_rad=float(rest.trim_rad[0]),
+    )
+
+
+def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
+    """Righting levers at imposed heels (k,), sinkage and trim free."""
+    if len(heel_rad) == 0:
+        return RightingCurve(*(np.zeros(0) for _ in range(5)))
+    return _curve(settled.floating, settled.loads, _held(settled, heel_rad))
+
+
+def _curve(floating: FloatingHull, loads: Loads, held: Rest) -> RightingCurve:
+    gz = np.where(held.floats, held.righting_lever_m(loads.centre_m), np.nan)
+    edge = held.height_over_water_m(sheer_points_m(floating.hull)).min(axis=1)
+    trim = np.where(held.floats, held.trim_rad, np.nan)
+    corners = [well.rim_corners_m for well in floating.hull.wells if not well.drains]
+    rims = np.full_like(edge, np.inf)
+    if corners:
+        rims = held.height_over_water_m(np.concatenate(corners)).min(axis=1)
+    return RightingCurve(held.heel_rad, gz, trim, edge, rims)
+
+
+def deck_edge_heel_rad(settled: Settled, heels_rad: Sequence[float]) -> float | None:
+    """Smallest heel, by size, between two given ones at which water reaches the sheer.
+
+    Scans outward from the heel of the range nearest to upright, then halves; None if it stays dry.
+    """
+    if len(heels_rad) == 0:
+        return None
+    first, last = min(heels_rad[0], heels_rad[-1]), max(heels_rad[0], heels_rad[-1])
+    start = float(np.clip(0.0, first, last))
+    points = sheer_points_m(settled.floating.hull)
+
+    def dry(heels: Array) -> Flags:
+        rest = _held(settled, heels)
+        over = rest.height_over_water_m(points).min(axis=1)
+        return np.where(rest.floats, over, -1.0) > 0
+
+    found = [_first_wet(dry, start, end) for end in (last, first)]
+    return min((heel for heel in found if heel is not None), key=abs, default=None)
+
+
+def _held(settled: Settled, heel_rad: Array) -> Rest:
+    volume_m3 = settled.loads.total_kg / settled.water_density_kg_m3
+    trim_rad = float(settled.upright.trim_rad[0])
+    return rest_at_heels(settled.floating, volume_m3, settled.loads.centre_m, heel_rad, trim_rad)
+
+
+def _first_wet(dry: Callable[[Array], Flags], start: float, end: float) -> float | None:
+    count = int(np.ceil(abs(np.degrees(end - start)) / _EDGE_SCAN_DEG)) + 1
+    heels = np.linspace(start, end, max(count, 1))
+    is_dry = dry(heels)
+    if is_dry.all():
+        return None
+    k = int(np.argmin(is_dry))
+    if k == 0:
+        return start
+    low, high = float(heels[k - 1]), float(heels[k])
+    while abs(high - low) > np.radians(_EDGE_EXACT_DEG):
+        inside = np.linspace(low, high, 12)[1:-1]
+        wet = int(np.argmin(np.append(dry(inside), False)))
+        edges = np.concatenate(([low], inside, [high]))
+        low, high = float(edges[wet]), float(edges[wet + 1])
+    return (low + high) / 2
+
+
+def drafts_m(hull: Hull, rest: Rest) -> tuple[float, float, float]:
+    """Height in m of the water plane on y = 0 at the first station, midway, at the last."""
+    cos = float(np.cos(rest.heel_rad[0]))
+    h, tau = float(rest.h_m[0]), float(rest.tau[0])
+    middle = (hull.x_aft_m + hull.x_fwd_m) / 2
+    return (h - tau * hull.x_aft_m) / cos, (h - tau * middle) / cos, (h - tau * hull.x_fwd_m) / cos
+
+
+def sheer_points_m(hull: Hull) -> Array:
+    """(2n, 3) m: the sheer at every station, port side then starboard."""
+    y, z = hull.sheer_m.T
+    return np.column_stack((np.tile(hull.x_m, 2), np.append(y, -y), np.tile(z, 2)))
+
+
+def _floor_corners_m(hull: Hull, i: int) -> Array:
+    well = hull.wells[i]
+    corners = well.rim_corners_m.copy()
+    corners[:, 2] = well.floor_z_m
+    return corners

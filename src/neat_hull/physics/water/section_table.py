@@ -1,0 +1,147 @@
+"""Sections at fixed heels, tabulated by height: the integrals of `immersion` for a fraction.
+
+Between two neighbouring heights of its vertices the chord of a section is straight, so all that
+hangs on it is a polynomial of third degree at most. With these taken once per hull and heel, a
+water plane costs a look-up per section instead of a sum over its edges; the result is the same to
+the last digits. Derivation: docs/physics.md, "Immersed volume".
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.hull.lattice import Lattice
+from neat_hull.physics.water.immersion import Immersion, Sideways
+
+_LEVEL = 1e-9  # of the boat's size: an edge that rises less lies along the water
+
+
+@dataclass(frozen=True, eq=False)
+class SectionTable:
+    """The rings of a lattice at k heels, gathered into r sections of one x and one group each.
+
+    Of the i intervals above the heights level_m (k, r, i), all weighted along x, a row each: lift
+    (k·r·i, 5) holds the foot, two coefficients of the chord by rising power of the height above it,
+    and the area and ∫e below it; aside (k·r·i, 8) three coefficients of the chord's first moment,
+    four of its second, and ∫s below.
+    """
+
+    x_m: Array
+    group: NDArray[np.intp]
+    level_m: Array
+    lift: Array
+    aside: Array
+
+    @classmethod
+    def of(cls, lattice: Lattice, heel_rad: Array) -> "SectionTable":
+        """Tabulate a lattice at heels (k,)."""
+        group = np.abs(lattice.weight_m).argmax(axis=1)
+        keys, row = np.unique(np.column_stack((lattice.x_m, group)), axis=0, return_inverse=True)
+        row = row.ravel()
+        order = np.argsort(row, kind="stable")
+        counts = np.bincount(row)
+        edges = int(counts.max())
+        # (r, e): the edges of each section, short ones filled up with an edge that weighs nothing.
+        place = np.full((len(keys), edges), -1)
+        within = np.arange(len(row)) - np.repeat(np.cumsum(counts) - counts, counts)
+        place[row[order], within] = order
+        weight = lattice.weight_m[np.arange(len(group)), group]
+        weight = np.where(place >= 0, weight[place], 0.0)
+        return cls(keys[:, 0], keys[:, 1].astype(np.intp), *_tabulated(
+            lattice, place, weight, np.cos(heel_rad), np.sin(heel_rad)
+        ))  # fmt: skip
+
+    def planes(self) -> "TablePlanes":
+        """Something to ask for one water plane after the other."""
+        return TablePlanes(self)
+
+
+def _tabulated(
+    lattice: Lattice, place: NDArray[np.intp], weight: Array, cos: Array, sin: Array
+) -> tuple[Array, Array, Array]:
+    c, s = cos[:, None, None], sin[:, None, None]
+    y0, y1 = (ends[place] for ends in lattice.y_m)
+    z0, z1 = (ends[place] for ends in lattice.z_m)
+    e0, e1 = y0 * s + z0 * c, y1 * s + z1 * c  # (k, r, e)
+    s0 = y0 * c - z0 * s
+    ds, rise = (y1 - y0) * c - (z1 - z0) * s, e1 - e0
+    steep = np.abs(rise) > _LEVEL * lattice.size_m
+    slope = np.where(steep, ds / np.where(steep, rise, 1.0), 0.0)
+    signed = np.where(steep, np.sign(rise), 0.0) * weight
+    level = np.sort(np.where(weight == 0.0, np.inf, e0), axis=2)
+    top = np.where(np.isfinite(level), level, -np.inf).max(axis=2, keepdims=True)
+    level = np.minimum(level, top)
+    low, high = np.minimum(e0, e1), np.maximum(e0, e1)
+    at = level[:, :, :, None]
+    active = (low[:, :, None, :] <= at) & (at < high[:, :, None, :])
+    alpha = np.where(
+        active, s0[:, :, None, :] + slope[:, :, None, :] * (at - e0[:, :, None, :]), 0.0
+    )
+    # Sums over the active edges of alpha^n with weights slope^m: matrix products by section.
+    powers = signed[..., None] * np.stack(
+        (np.ones_like(slope), slope, slope**2, slope**3), axis=-1
+    )  # (k, r, e, 4)
+    ones = active.astype(float) @ powers
+    first = alpha @ powers
+    alpha2 = alpha * alpha
+    second = alpha2 @ powers[..., :2]
+    third = (alpha2 * alpha) @ powers[..., :1]
+    b0, b1 = first[..., 0], ones[..., 1]
+    q0, q1, q2 = second[..., 0] / 2, first[..., 1], ones[..., 2] / 2
+    r0, r1, r2, r3 = third[..., 0] / 3, second[..., 1], first[..., 2], ones[..., 3] / 3
+    high_m = np.diff(level, axis=2, append=level[:, :, -1:])
+    strip = high_m * (b0 + high_m * b1 / 2)
+    strip_e = level * strip + high_m**2 * (b0 / 2 + high_m * b1 / 3)
+    strip_s = high_m * (q0 + high_m * (q1 / 2 + high_m * q2 / 3))
+    area, area_e, area_s = (np.cumsum(one, axis=2) - one for one in (strip, strip_e, strip_s))
+    lift = np.stack((level, b0, b1, area, area_e), axis=-1)
+    aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s), axis=-1)
+    return level, lift.reshape(-1, 5), aside.reshape(-1, 8)
+
+
+class TablePlanes:
+    """Water planes asked of a table; remembers the last one, for its moments along s."""
+
+    def __init__(self, table: SectionTable) -> None:
+        self._table = table
+        k, r, i = table.level_m.shape
+        self._first = (np.arange(k * r) * i).reshape(k, r) - 1
+        self._x2 = table.x_m**2
+
+    def immerse(self, h_m: Array, tau: Array, counted: Array) -> Immersion:
+        """As `immersion.TurnedSections.immerse`."""
+        table = self._table
+        at_m = h_m[:, None] - tau[:, None] * table.x_m
+        over = np.count_nonzero(at_m[:, :, None] >= table.level_m, axis=2)
+        self._counted = counted[:, table.group] * (over > 0)
+        self._at = self._first + np.maximum(over, 1)
+        foot, b0, b1, area, area_e = np.moveaxis(table.lift[self._at], -1, 0)
+        self._t = t = np.maximum(at_m - foot, 0.0)
+        strip = t * (b0 + t * (b1 / 2))
+        chord = (b0 + t * b1) * self._counted
+        below = (area + strip) * self._counted
+        below_e = (area_e + foot * strip + t * t * (b0 / 2 + t * b1 / 3)) * self._counted
+        return Immersion(
+            v_m3=below.sum(axis=1),
+            vx=below @ table.x_m,
+            ve=below_e.sum(axis=1),
+            a=chord.sum(axis=1),
+            ax=chord @ table.x_m,
+            axx=chord @ self._x2,
+        )
+
+    def sideways(self, counted: Array) -> Sideways:
+        """As `immersion.TurnedSections.sideways`; `counted` is that of the last planes."""
+        t = self._t
+        q0, q1, q2, r0, r1, r2, r3, area_s = np.moveaxis(self._table.aside[self._at], -1, 0)
+        first = (q0 + t * (q1 + t * q2)) * self._counted
+        second = (r0 + t * (r1 + t * (r2 + t * r3))) * self._counted
+        below_s = (area_s + t * (q0 + t * (q1 / 2 + t * q2 / 3))) * self._counted
+        return Sideways(
+            vs=below_s.sum(axis=1),
+            as_=first.sum(axis=1),
+            axs=first @ self._table.x_m,
+            ass=second.sum(axis=1),
+        )

@@ -1,0 +1,78 @@
+"""One evaluated setup: what it is made of, and every figure of it, each worked out once."""
+
+from collections.abc import Callable, Sequence
+from functools import cached_property
+from typing import Any, TypeVar, cast
+
+from neat_hull.model.said import plain
+from neat_hull.model.setup import Setup
+from neat_hull.model.thing import Thing
+from neat_hull.rig.limits import Table
+from neat_hull.rig.rigging import Rigged, rig
+from neat_hull.rig.whereabouts import whereabouts
+
+T = TypeVar("T")
+
+
+class Evaluated:
+    """A setup with all that is computed from it; figures are functions of it, see `once`.
+
+    `table` are the limits it is judged by. elsewhere are things (id) that another setup (name) of
+    the same day has aboard as well. `before` is an evaluation of the setup as it was: figures of
+    things that have not moved since may be taken from there, as long as they come to the same.
+    """
+
+    def __init__(
+        self,
+        setup: Setup,
+        table: Table,
+        elsewhere: Sequence[tuple[int, str]] = (),
+        before: "Evaluated | None" = None,
+    ) -> None:
+        self.setup, self.table, self.elsewhere = setup, table, elsewhere
+        self.rigged: Rigged = rig(setup, None if before is None else before.rigged)
+        self.before = before if before is not None and self._same_frame(before) else None
+        self._once: dict[Callable[[Evaluated], Any], Any] = {}
+
+    def once(self, figure: "Callable[[Evaluated], T]") -> T:
+        """A figure of this setup, kept for as long as the evaluation is."""
+        if figure not in self._once:
+            self._once[figure] = figure(self)
+        return cast(T, self._once[figure])
+
+    def forget_before(self) -> None:
+        """Let go of the evaluation before, once there is nothing more to take from it."""
+        self.before = None
+
+    def _same_frame(self, before: "Evaluated") -> bool:
+        """Whether boat and body are the same, so that unmoved things are worth looking up."""
+        now, was = self.rigged, before.rigged
+        return now.floating is was.floating and now.body is was.body
+
+    @property
+    def moved(self) -> frozenset[int]:
+        """Things aboard that do not stand as they did before; all of them without a before."""
+        aboard = frozenset(self.setup.places)
+        return aboard if self.before is None else aboard - self.rigged.placing.same
+
+    def thing(self, thing_id: int) -> Thing:
+        """A piece of gear."""
+        return self.setup.things[thing_id]
+
+    def name(self, thing_id: int) -> str:
+        """What its owner calls it, fit for words that hold amounts."""
+        return plain(self.thing(thing_id).name)
+
+    @cached_property
+    def rods(self) -> frozenset[int]:
+        """Fishing rods aboard."""
+        return frozenset(i for i in self.setup.places if self.thing(i).rod is not None)
+
+    def whereabouts(self, x_m: float, y_m: float) -> str:
+        """What people call a place on the boat."""
+        return whereabouts(self.rigged.floating.hull, self.setup.seat, x_m, y_m)
+
+    def where_is(self, thing_id: int) -> str:
+        """What people call the place of a thing aboard: that of what it stands on or in."""
+        stand = self.rigged.by_id[self.rigged.placing.root(thing_id)].stand
+        return "On you" if stand.on_body else self.whereabouts(stand.x_m, stand.y_m)

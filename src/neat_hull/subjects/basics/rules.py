@@ -1,0 +1,115 @@
+"""What the chosen water asks to have along; the local law is asked first."""
+
+from collections.abc import Iterable
+
+from neat_hull.model.said import Said, Verdict
+from neat_hull.model.thing import Serves
+from neat_hull.rig.aboard import rows
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.rules import WHOLE, Found, amount, rule
+
+LAW = "What must be carried is the local law's to say; ask it first."
+
+
+def _missing(
+    ev: Evaluated, service: Serves, verdict: Verdict, what: str, why: str, worn: bool = False
+) -> Iterable[Found]:
+    """Not aboard; or, where it is of use on the body alone, not worn.
+
+    What lies ashore is not looked at: a setup is judged by what goes with it.
+    """
+    aboard = [i for i in ev.once(rows) if service in ev.thing(i).serves]
+    if any(ev.rigged.by_id[i].stand.on_body or not worn for i in aboard):
+        return
+    clear = (
+        f"put on {ev.name(aboard[0])}"
+        if aboard
+        else "take one along; one that is aboard is told so in Gear, by what it serves as"
+    )
+    title = f"{what[0].upper()}{what[1:]} is aboard, but not worn" if aboard else f"No {what}"
+    one = aboard[0] if aboard else None
+    yield Found(
+        verdict, Said(text=title), why, Said(text=clear), badness=1.0, caution=LAW,
+        thing_id=one, where="On you" if worn else WHOLE,
+    )  # fmt: skip
+
+
+@rule("no-pfd-worn", topic="basics")
+def no_pfd_worn(ev: Evaluated) -> Iterable[Found]:
+    """No PFD on the body: a stop on any water. Usual practice, and law in many places."""
+    yield from _missing(ev, "PFD", "stop", "PFD", "Most who drown from small boats did not wear "
+                        "one, and it cannot be put on in the water.", worn=True)  # fmt: skip
+
+
+@rule("no-whistle", topic="basics")
+def no_whistle(ev: Evaluated) -> Iterable[Found]:
+    """Nothing to be heard with. Usual practice."""
+    yield from _missing(ev, "whistle", "watch", "whistle", "A voice does not carry over wind; a "
+                        "whistle does.")  # fmt: skip
+
+
+@rule("no-light-by-night", topic="basics")
+def no_light_by_night(ev: Evaluated) -> Iterable[Found]:
+    """No light, on a trip that goes into the dark. Usual practice, and law in most places."""
+    if ev.setup.judging.by_night:
+        yield from _missing(ev, "light", "fix", "light", "A kayak without a light is not seen "
+                            "until it is hit.")  # fmt: skip
+
+
+@rule("cold-water", topic="basics")
+def cold_water(ev: Evaluated) -> Iterable[Found]:
+    """Cold water without clothing for it; or nobody knows how cold, on water that is not a pond.
+
+    Our threshold, from what is known of cold shock.
+    """
+    temp, levels = ev.setup.water_temp_c, ev.table["cold water"]
+    if temp is None:
+        if ev.setup.judging.waters != "calm pond":
+            yield Found(
+                "watch", Said(text="How cold the water is, is not known"),
+                levels.reason, Said(text="take its temperature, and set it under the setup's trip"),
+                badness=1.0, caution=LAW,
+            )  # fmt: skip
+        return
+    verdict = levels.verdict(temp)
+    if verdict == "fine":
+        return
+    for one in _missing(ev, "warm clothing", verdict, "clothing for cold water", levels.reason,
+                        worn=True):  # fmt: skip
+        yield Found(
+            verdict, Said.of(f"{one.title.text}, in water of {{}}", warmth=temp), one.why,
+            one.clear, badness=levels.beyond(temp), thing_id=one.thing_id, where=one.where,
+            figure=amount("warmth", temp), limit=amount("warmth", levels.crossed(temp)),
+            caution=LAW,
+        )  # fmt: skip
+
+
+@rule("no-spare-paddle", topic="basics")
+def no_spare_paddle(ev: Evaluated) -> Iterable[Found]:
+    """Nothing to paddle home with, on a river or open water. Usual practice."""
+    if ev.setup.judging.waters != "calm pond":
+        verdict: Verdict = "fix" if ev.setup.judging.waters == "open water" else "watch"
+        yield from _missing(ev, "spare paddle", verdict, "spare paddle", "A lost paddle or a "
+                            "drive that jams ends the trip where the wind likes.")  # fmt: skip
+
+
+@rule("no-means-to-call", topic="basics")
+def no_means_to_call(ev: Evaluated) -> Iterable[Found]:
+    """Nobody can be called, on a river or open water. Usual practice."""
+    if ev.setup.judging.waters != "calm pond":
+        verdict: Verdict = "fix" if ev.setup.judging.waters == "open water" else "watch"
+        yield from _missing(ev, "call", verdict, "radio or telephone", "Help that is not called "
+                            "does not come.", worn=True)  # fmt: skip
+
+
+# Which of the basics a rule looks for, by its code: what lies ashore may serve.
+SERVICES: dict[str, Serves] = {
+    no_pfd_worn.code: "PFD",
+    no_whistle.code: "whistle",
+    no_light_by_night.code: "light",
+    cold_water.code: "warm clothing",
+    no_spare_paddle.code: "spare paddle",
+    no_means_to_call.code: "call",
+}
+
+RULES = (no_pfd_worn, no_whistle, no_light_by_night, cold_water, no_spare_paddle, no_means_to_call)

@@ -1,0 +1,212 @@
+"""What makes a kayak lean, squat or dip, and how much of its righting lever that takes.
+
+A demand changes the posture, adds weights, or pulls from outside. Margin used is the heeling lever
+over the greatest righting lever of the same weights on the centreline. The figures are the passive
+boat; people balance as well.
+
+`readings` reads all that a trip demands off the hull's cross curves, in the time of a drag; what is
+left out is the trim that a demand itself brings. `solved` solves each for itself, and the two are
+compared in the tests.
+"""
+
+from dataclasses import dataclass
+from math import degrees, isfinite
+
+import numpy as np
+
+from neat_hull.errors import DoesNotFloat, NoBalance
+from neat_hull.model.boat import Cleat
+from neat_hull.model.demands import Demand
+from neat_hull.model.setup import Setup
+from neat_hull.physics.water import hydrostatics
+from neat_hull.physics.water.cross_curves import cross_curves
+from neat_hull.physics.water.loads import Loads
+from neat_hull.physics.water.stability import FULL_RAD, stability
+from neat_hull.rig.bands import bands
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.limits import RANK
+from neat_hull.rig.settling import at_rest
+from neat_hull.subjects.demands.cases import MAKERS, Asked, DemandLoads, asking, standing_body
+
+__all__ = [
+    "DemandReading", "anchor_end", "asked_of", "demand_loads", "margin_key", "readings", "solved",
+    "standing_body",
+]  # fmt: skip
+
+_SOME_GZ_M = 0.001  # less righting lever than this is none
+
+# What is asked of every boat; the rest only of one that means to, or has the gear aboard.
+_ALWAYS = ("lean", "land", "pull", "cockpit", "remount")
+_STANDING = ("rise", "stand", "cast")
+
+
+@dataclass(frozen=True)
+class DemandReading:
+    """One demand: margin_used of the greatest righting lever, ± margin_band; null without one.
+
+    heel_deg (starboard down) and freeboard_m are null where the boat alone would go over.
+    """
+
+    code: str
+    title: str
+    margin_used: float | None
+    margin_band: float
+    heel_deg: float | None
+    freeboard_m: float | None
+    gm_m: float
+    standing: bool
+
+
+def asked_of(setup: Setup) -> list[str]:
+    """Codes of the demands that this trip makes, by posture and by what is aboard."""
+    aboard = setup.aboard
+    codes = list(_ALWAYS)
+    if setup.posture == "stands":
+        codes += _STANDING
+    if any(thing.fill is not None and thing.fill.afloat for thing in aboard):
+        codes.append("tank")
+    if any(thing.downrigger is not None for thing in aboard):
+        codes.append("boom")
+    holds = {thing.anchor.by for thing in aboard if thing.anchor is not None}
+    if "pole" in holds:
+        codes.append("pole")
+    if holds:
+        codes.append(f"anchor {anchor_end(setup)}")
+    return codes
+
+
+def anchor_end(setup: Setup) -> str:
+    """The end that the anchor's line is led to: by the cleat farthest from the middle."""
+    cleats = [f.x_m for f in setup.boat.fittings if isinstance(f, Cleat)]
+    middle = setup.boat.tape.length_m / 2
+    if not cleats:
+        return "bow"
+    return "bow" if max(cleats, key=lambda x: abs(x - middle)) >= middle else "stern"
+
+
+def margin_key(demand: str) -> str:
+    """The limit that a demand's use of the margin is judged by."""
+    return "margin climbing in" if demand == "remount" else "margin"
+
+
+def readings(ev: Evaluated) -> list[DemandReading]:
+    """The demands that a setup's trip makes; none for a hull that the curves do not cover.
+
+    The cross curves are shifted to go through the setup's own curve, GM and its band.
+    """
+    rest, band = at_rest(ev), ev.once(bands)
+    if rest is None or band is None:
+        return []
+    rigged = ev.rigged
+    try:
+        curves = cross_curves(rigged.floating, rigged.water_density_kg_m3)
+    except DoesNotFloat:
+        return []
+    curves = curves.through(rigged.loads, rest.curve, rest.upright.gm_m)
+    boat = asking(ev, rest.settled)
+    cases = [MAKERS[code](boat) for code in asked_of(ev.setup)]
+    mass = np.array([case.loads.total_kg for case in cases])
+    centre = np.array([case.loads.centre_m for case in cases])
+    read = curves.read(mass, centre[:, 2], centre[:, 1])
+    found = []
+    for i, case in enumerate(cases):
+        greatest, gm = float(read.greatest_gz_m[i]), float(read.gm_m[i])
+        margin = abs(float(centre[i, 1])) / greatest if greatest > _SOME_GZ_M else None
+        heel = float(read.heel_rad[i])
+        rests = isfinite(heel)
+        found.append(
+            DemandReading(
+                code=case.code,
+                title=case.title,
+                margin_used=margin,
+                margin_band=(margin or 0.0) * band.gm_m / max(gm, band.gm_m, 1e-3),
+                heel_deg=degrees(heel) if rests else None,
+                freeboard_m=float(read.edge_over_m[i]) if rests else None,
+                gm_m=gm,
+                standing=case.standing,
+            )
+        )
+    return found
+
+
+def solved(ev: Evaluated) -> list[Demand]:
+    """All demands of a setup, the one that uses most of the margin first; none where it sinks."""
+    rest = at_rest(ev)
+    if rest is None:
+        return []
+    boat = asking(ev, rest.settled)
+    found = [_solve(boat, make(boat)) for make in MAKERS.values()]
+    return sorted(found, key=lambda one: (-RANK[one.verdict], -(one.margin_used or 0.0)))
+
+
+def demand_loads(ev: Evaluated, settled: hydrostatics.Settled, code: str) -> Loads:
+    """The loads of one demand, for its righting curve."""
+    return MAKERS[code](asking(ev, settled)).loads
+
+
+def _solve(boat: Asked, case: DemandLoads) -> Demand:
+    rigged = boat.rigged
+    floating, density = rigged.floating, rigged.water_density_kg_m3
+    lever = abs(float(case.loads.centre_m[1]))
+    held = hydrostatics.held_upright(floating, case.loads.on_centreline(), density)
+    gm = None if held is None else hydrostatics.upright(held).gm_m
+    greatest = None if held is None else _greatest_gz_m(held)
+    margin = lever / greatest if greatest else None
+    demand = Demand(
+        code=case.code,
+        title=case.title,
+        what=case.what.text,
+        amounts=list(case.what.amounts),
+        heel_deg=None,
+        trim_deg=None,
+        least_freeboard_m=None,
+        gm_m=gm,
+        lever_m=lever,
+        greatest_gz_m=greatest,
+        margin_used=margin,
+        margin_band=_margin_band(boat, margin, gm),
+        section_water_m=None,
+        verdict="stop",
+        trouble=None,
+    )
+    try:
+        settled = hydrostatics.settle(floating, case.loads, density)
+    except (DoesNotFloat, NoBalance) as trouble:
+        if case.standing and gm is not None:
+            told = "only by one's own balance: the boat alone would go over"
+            return demand.model_copy(update={"verdict": "fix", "trouble": told})
+        return demand.model_copy(update={"trouble": str(trouble)})
+    rest = hydrostatics.equilibrium(settled)
+    table = boat.ev.table
+    verdicts = [
+        table["edge"].verdict(rest.least_freeboard_m),
+        "stop" if margin is None else table[margin_key(case.code)].verdict(margin),
+    ]
+    if case.standing and gm is not None:
+        verdicts.append(table["gm standing"].verdict(gm))
+    hull = floating.hull
+    aft, _, fwd = hydrostatics.drafts_m(hull, settled.rest)
+    broad = float(hull.x_m[hull.half_breadth_m.argmax()])
+    share = (broad - hull.x_aft_m) / hull.length_m
+    return demand.model_copy(
+        update={
+            "heel_deg": float(np.degrees(rest.heel_rad)),
+            "trim_deg": float(np.degrees(rest.trim_rad)),
+            "least_freeboard_m": rest.least_freeboard_m,
+            "section_water_m": aft + share * (fwd - aft),
+            "verdict": max(verdicts, key=lambda one: RANK[one]),
+        }
+    )
+
+
+def _margin_band(boat: Asked, margin: float | None, gm_m: float | None) -> float | None:
+    """± of a margin: near upright levers go with GM, so its share of GM is their share."""
+    if margin is None or gm_m is None or gm_m <= 0:
+        return None
+    return margin * boat.gm_band_m / max(gm_m, boat.gm_band_m)
+
+
+def _greatest_gz_m(upright: hydrostatics.Settled) -> float | None:
+    curve = hydrostatics.righting_curve(upright, FULL_RAD)
+    greatest = stability(curve, upright.loads.total_kg).greatest_gz_m
+    return greatest if greatest > _SOME_GZ_M else None

@@ -1,0 +1,22 @@
+"""What does not belong where it stands."""
+
+from neat_hull.model.said import Said
+from neat_hull.model.setup import OnFitting
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.fits import misfit
+
+
+def misfits(ev: Evaluated) -> dict[int, Said]:
+    """Why things do not belong where they are, by id; those that do are left out."""
+    known = {} if ev.before is None else ev.before.once(misfits)
+    moved, placing = ev.moved, ev.rigged.placing
+    found = {}
+    for thing_id, place in ev.setup.places.items():
+        # A tube is taken by what stands there, and that may be new; all else is a thing's own.
+        if thing_id in moved or isinstance(place.on, OnFitting):
+            why = misfit(placing, thing_id)
+        else:
+            why = known.get(thing_id)
+        if why is not None:
+            found[thing_id] = why
+    return found

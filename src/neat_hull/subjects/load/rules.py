@@ -1,0 +1,124 @@
+"""How much is carried, by each school, and what it does to floors and gunwale."""
+
+from collections.abc import Iterable
+
+from neat_hull.model.said import Said, Verdict
+from neat_hull.rig.bands import bands
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.rules import Found, against, amount, rule
+from neat_hull.rig.settling import at_rest, deepest_at
+from neat_hull.subjects.load.figures import weight
+
+RATING_WINS = "The maker's rating wins over any figure computed here."
+
+
+def _band_kg(ev: Evaluated) -> float | None:
+    band = ev.once(bands)
+    return None if band is None else band.carried_kg
+
+
+@rule("over-the-rating", topic="load")
+def over_the_rating(ev: Evaluated) -> Iterable[Found]:
+    """More aboard than the maker rates the boat for: a hard stop. Source: the maker's plate."""
+    carried = ev.once(weight)
+    if carried.rated_kg is None or carried.counted_kg <= carried.rated_kg:
+        return
+    over = carried.counted_kg - carried.rated_kg
+    yield Found(
+        "stop", Said.of("{} over the maker's rating", mass=over),
+        "Past the rating nobody vouches that the boat floats, steers or comes back up.",
+        Said.of("take {} ashore", mass=over), badness=over,
+        figure=amount("mass", carried.counted_kg), limit=amount("mass", carried.rated_kg),
+        band=_band_kg(ev),
+        caution=RATING_WINS,
+    )  # fmt: skip
+
+
+@rule("rating-unknown", topic="load")
+def rating_unknown(ev: Evaluated) -> Iterable[Found]:
+    """No rating is known, so the first of the three schools cannot be asked."""
+    if ev.once(weight).rated_kg is None:
+        yield Found(
+            "watch", Said(text="The maker's rating is not known"),
+            "It is the one limit that somebody has tested.",
+            Said(text="read the plate by the seat or in the hatch, and type it in under Boat"),
+            badness=1.0, caution=RATING_WINS,
+        )  # fmt: skip
+
+
+@rule("more-than-is-wise", topic="load")
+def more_than_is_wise(ev: Evaluated) -> Iterable[Found]:
+    """Past the working share of the rating or the freeboard target, whichever is asked.
+
+    The limit is our threshold: nine tenths of it are fine.
+    """
+    carried = ev.once(weight)
+    if carried.limit_kg is None or carried.verdict == "stop":
+        return
+    asked = ev.table["share"].fine * carried.limit_kg
+    share = carried.counted_kg / max(carried.limit_kg, 1e-6)
+    by_share = carried.working_kg is not None and carried.limit_kg == carried.working_kg
+    school = "the working share of the rating" if by_share else "the freeboard target"
+    band = _band_kg(ev)
+    yield from against(
+        ev, "share", share,
+        Said.of(f"Carries {{}} of {school}", ratio=share),
+        Said.of("leave {} ashore", mass=max(carried.counted_kg - asked, 0.0)),
+        band=None if band is None else band / max(carried.limit_kg, 1e-6),
+        caution=RATING_WINS,
+    )  # fmt: skip
+
+
+@rule("gunwale-low", topic="load")
+def gunwale_low(ev: Evaluated) -> Iterable[Found]:
+    """The lowest place of the gunwale is under the freeboard target. Our threshold."""
+    rest, band = at_rest(ev), ev.once(bands)
+    if rest is None or band is None:
+        return
+    per_cm = rest.upright.kg_per_cm_immersion
+    short = ev.table["freeboard"].fine - rest.equilibrium.least_freeboard_m
+    yield from against(
+        ev, "freeboard", rest.equilibrium.least_freeboard_m,
+        Said.of("Gunwale only {} over the water", length=rest.equilibrium.least_freeboard_m),
+        Said.of("{} less aboard brings it up", mass=max(0.0, 100 * short * per_cm)),
+        band=band.draft_m,
+    )  # fmt: skip
+
+
+@rule("floor-wet", topic="load")
+def floor_wet(ev: Evaluated) -> Iterable[Found]:
+    """A floor with open scuppers lies at or under the water; a plugged well is flooded."""
+    rest, band = at_rest(ev), ev.once(bands)
+    if rest is None or band is None:
+        return
+    per_cm = rest.upright.kg_per_cm_immersion
+    lie = rest.equilibrium
+    for well, over, flooded in zip(ev.setup.boat.wells, lie.wells_over_m, lie.flooded, strict=True):
+        if flooded:
+            yield Found(
+                "stop", Said(text=f"The {well.name} is flooded over its rim"),
+                "Water in a well that lifted the boat is weight, and runs to the low side.",
+                Said(text="lighten the boat, or level it"), badness=1.0 - over, part=well.name,
+                where=well.name, figure=amount("length", over), limit=amount("length", 0.0),
+            )  # fmt: skip
+        elif well.scuppers == "open":
+            wet = over < 0
+            title = (
+                Said.of(f"The {well.name} floor stands {{}} under water, {deepest_at(lie)}",
+                        length=-over)
+                if wet else Said.of(f"The {well.name} floor is only {{}} over the water",
+                                    length=over)
+            )  # fmt: skip
+            less_kg = 100 * max(0.0, ev.table["floor"].fine - over) * per_cm
+            yield from against(
+                ev, "floor", over, title,
+                Said.of("{} less aboard, or level it", mass=less_kg),
+                band=band.draft_m, part=well.name, where=well.name, least=_wet(wet),
+            )  # fmt: skip
+
+
+def _wet(wet: bool) -> Verdict | None:
+    return "fix" if wet else None
+
+
+RULES = (over_the_rating, rating_unknown, more_than_is_wise, gunwale_low, floor_wet)

@@ -1,0 +1,89 @@
+"""Whether each thing is come by as its use asks."""
+
+from collections.abc import Iterable
+
+from neat_hull.model.said import Said, plain
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.rules import Found, against, amount, rule
+from neat_hull.subjects.reach.figures import aboard
+from neat_hull.subjects.reach.limits import NEEDED_ZONE, STEPS_ALLOWED, zone_steps
+from neat_hull.subjects.room.figures import clashes, is_lid
+
+_ZONE = {"hand": "in hand", "lean": "with a lean", "twist": "with a twist",
+         "leave": "out of the seat", "ashore": "ashore only"}  # fmt: skip
+
+
+@rule("too-far-for-its-use", topic="reach")
+def too_far_for_its_use(ev: Evaluated) -> Iterable[Found]:
+    """Farther than how often it is used asks: each cast in hand, each fish with a lean, hourly
+    with a twist. Our threshold, from how people fish."""  # fmt: skip
+    for row in ev.once(aboard):
+        thing_id, thing = row.thing_id, ev.thing(row.thing_id)
+        steps = zone_steps(row.zone, thing.use)
+        if steps and thing.use != "emergency":
+            needed = NEEDED_ZONE[thing.use]
+            yield from against(
+                ev, "far", steps,
+                Said(text=f"{ev.name(thing_id)} is come by {_ZONE[row.zone]}"),
+                Said(text=f"used {thing.use}: it wants to be {_nearer(needed)}"),
+                thing_id=thing_id,
+            )  # fmt: skip
+
+
+def _nearer(zone: str) -> str:
+    return {"hand": "in hand", "lean": "within a lean", "twist": "within a twist",
+            "leave": "where it is come by afloat", "ashore": "anywhere"}[zone]  # fmt: skip
+
+
+@rule("emergency-out-of-hand", topic="reach")
+def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
+    """What an emergency asks for is neither on the body nor in hand. Our threshold.
+
+    A PFD has a rule of its own.
+    """
+    for row in ev.once(aboard):
+        thing_id, thing = row.thing_id, ev.thing(row.thing_id)
+        if "PFD" in thing.serves:
+            continue
+        steps = zone_steps(row.zone, thing.use)
+        if thing.use == "emergency" and steps:
+            title = f"{ev.name(thing_id)} is for an emergency, and is come by {_ZONE[row.zone]}"
+            yield Found(
+                "watch" if steps == 1 else "fix",
+                Said(text=title),
+                "What is needed in the water is of use on the body, or where one hand finds it.",
+                Said(text="on the body, or in hand"), badness=float(steps), thing_id=thing_id,
+                figure=amount("count", steps), limit=amount("count", 0),
+            )  # fmt: skip
+
+
+@rule("too-many-steps", topic="reach")
+def too_many_steps(ev: Evaluated) -> Iterable[Found]:
+    """More lids, zips and things on top than there is time for, by use. Our threshold."""
+    for row in ev.once(aboard):
+        thing_id, thing = row.thing_id, ev.thing(row.thing_id)
+        more = len(row.steps) - STEPS_ALLOWED[thing.use]
+        if more > 0 and not zone_steps(row.zone, thing.use):
+            yield from against(
+                ev, "steps", more,
+                Said.of(f"{ev.name(thing_id)} takes {{}} steps to get at", count=len(row.steps)),
+                Said(text="first " + ", then ".join(row.steps)), thing_id=thing_id,
+            )  # fmt: skip
+
+
+@rule("lid-cannot-open", topic="reach")
+def lid_cannot_open(ev: Evaluated) -> Iterable[Found]:
+    """Something stands in the swing of a hatch or a lid that is opened afloat."""
+    for clash in ev.once(clashes):
+        key = clash.envelope or ""
+        if is_lid(key):
+            name = ev.name(clash.thing_id)
+            yield Found(
+                clash.verdict, Said(text=f"{name} stands in the way of {plain(clash.what)}"),
+                "What must be moved first has nowhere to go afloat.", clash.clear,
+                badness=-clash.gap_m + 0.01, thing_id=clash.thing_id, part=key, at=clash.at,
+                figure=amount("length", clash.gap_m), limit=amount("length", 0.0),
+            )  # fmt: skip
+
+
+RULES = (too_far_for_its_use, emergency_out_of_hand, too_many_steps, lid_cannot_open)

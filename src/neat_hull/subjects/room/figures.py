@@ -1,0 +1,334 @@
+"""What is in the way: things too near to each other, or in room that the angler needs.
+
+All pairs whose bounding boxes come near are measured in three dimensions at once.
+"""
+
+import math
+from collections.abc import Collection
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
+
+import numpy as np
+from numpy.typing import NDArray
+
+from neat_hull.model.base import Point
+from neat_hull.model.room import Clash
+from neat_hull.model.said import Said, Verdict
+from neat_hull.model.setup import OnThing
+from neat_hull.physics.arrays import Array, Flags
+from neat_hull.physics.solids import Solids, closer, moves_clear, near_pairs, rods, together
+from neat_hull.rig.between import solids_of
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.placing import Placing
+from neat_hull.rig.rigging import Rigged
+from neat_hull.subjects.room.envelopes import HATCH, LID, Needed, is_lid, lids, needed
+
+__all__ = [
+    "REEL_M",
+    "Meetings",
+    "clashes",
+    "clashes_of",
+    "hatch_of",
+    "is_lid",
+    "meetings",
+    "needed",
+    "reel_m",
+]
+
+REEL_M = 0.045  # radius of an ordinary reel with its handle
+TOUCH_M = 0.01  # things that are into each other by less are set against each other
+RODS_APART_M = 0.03  # rods nearer than this knock and tangle
+_UP_SHARE = 0.4  # lifting a thing is offered where it is less than that of moving it aside
+_DIAGONAL = math.sqrt(0.5)
+_WAYS = np.array([
+    (1, 0, 0), (-1, 0, 0), (0, 1, 0), (0, -1, 0),
+    (_DIAGONAL, _DIAGONAL, 0), (_DIAGONAL, -_DIAGONAL, 0),
+    (-_DIAGONAL, _DIAGONAL, 0), (-_DIAGONAL, -_DIAGONAL, 0), (0, 0, 1),
+])  # fmt: skip
+_WORDS = ("toward the bow", "toward the stern", "to port", "to starboard",
+          "forward and to port", "forward and to starboard", "aft and to port",
+          "aft and to starboard")  # fmt: skip
+
+_Index = NDArray[np.intp]
+
+
+@dataclass(frozen=True, eq=False)
+class _Solids:
+    """Everything aboard as solids; owner (n,) is the place in `stowed` of each."""
+
+    solids: Solids
+    owner: _Index
+
+
+def clashes(ev: Evaluated) -> list[Clash]:
+    """Every clash aboard, the deepest first; of one thing with one envelope only the deepest."""
+    before = ev.before
+    # Of things that both stand as they did, nothing has changed, while the room needed is the same.
+    if before is None or needed(before.rigged) is not needed(ev.rigged):
+        return clashes_of(ev.rigged)
+    moved = ev.moved
+    gone = moved | (before.setup.places.keys() - ev.setup.places.keys())
+    lids_moved = {f"{LID}{i}" for i in gone}
+    kept = [
+        one for one in before.once(clashes)
+        if one.thing_id not in gone and one.with_thing not in gone
+        and one.envelope not in lids_moved
+    ]  # fmt: skip
+    return sorted([*kept, *clashes_of(ev.rigged, moved)], key=_order) if moved else kept
+
+
+def clashes_of(rigged: Rigged, only: Collection[int] | None = None) -> list[Clash]:
+    """Every clash of a setup made ready; with `only`, those that one of these things, or its lid,
+    has a part in."""
+    if not rigged.stowed or (only is not None and not only):
+        return []
+    room = _room(rigged)
+    asked = np.array([only is None or s.thing_id in only for s in rigged.stowed])
+    found = [*_with_envelopes(rigged, room, asked), *_with_each_other(rigged, room, asked)]
+    return sorted(found, key=_order)
+
+
+def hatch_of(clash: Clash) -> str | None:
+    """The hatch whose lid something stands in the way of; None for all else."""
+    key = clash.envelope or ""
+    return key.removeprefix(HATCH) if key.startswith(HATCH) else None
+
+
+def _order(one: Clash) -> tuple[bool, float, int, int, str]:
+    return (one.verdict != "fix", one.gap_m, one.thing_id, one.with_thing or 0, one.envelope or "")
+
+
+@dataclass(frozen=True, eq=False)
+class Meetings:
+    """Who meets what, without where or how to clear it: places in `stowed`.
+
+    in_room (n,) stand in the envelope of that key, as bad as room_verdicts (n,) say; first and
+    second (m,) are two things too near each other, pair_verdicts (m,) how bad.
+    """
+
+    in_room: _Index
+    room_keys: list[str]
+    room_verdicts: list[Verdict]
+    first: _Index
+    second: _Index
+    pair_verdicts: list[Verdict]
+
+
+def meetings(rigged: Rigged, ghosts: Collection[int] = ()) -> Meetings:
+    """All clashes at once, for many tries of places in one go; ghosts do not meet each other."""
+    room = _room(rigged)
+    wanted, near = _near_envelopes(rigged, room, np.ones(len(rigged.stowed), dtype=np.bool_))
+    solid = np.array([s.thing_id not in ghosts for s in rigged.stowed])
+    pairs = _near_each_other(rigged, room, solid)
+    return Meetings(
+        near.first,
+        [wanted[j].key for j in near.second.tolist()],
+        [wanted[j].severe for j in near.second.tolist()],
+        pairs.first,
+        pairs.second,
+        [_pair_verdict(margin) for margin in pairs.margin_m.tolist()],
+    )
+
+
+def _pair_verdict(margin_m: float) -> Verdict:
+    return "watch" if margin_m > 0 else "fix"
+
+
+def _room(rigged: Rigged) -> _Solids:
+    stowed = list(rigged.stowed)
+    things = solids_of(rigged, stowed)
+    reels = [i for i, s in enumerate(stowed) if rigged.setup.things[s.thing_id].has_reel]
+    if not reels:
+        return _Solids(things, np.arange(len(stowed)))
+    at = np.array([reel_m(rigged, i) for i in reels])
+    balls = rods(at, at, np.full(len(reels), REEL_M))
+    return _Solids(together(things, balls), np.append(np.arange(len(stowed)), reels))
+
+
+def reel_m(rigged: Rigged, i: int) -> Point:
+    """Middle of the reel of the thing stowed at i: under its rod, or over it."""
+    stowed = rigged.stowed[i]
+    thing = rigged.setup.things[stowed.thing_id]
+    x, y, z = stowed.stand.at(thing.reel_at_m)
+    over = thing.rod is not None and thing.rod.reel == "over"
+    return x, y, z + (REEL_M if over else -REEL_M)
+
+
+def _with_envelopes(rigged: Rigged, room: _Solids, asked: Flags) -> list[Clash]:
+    wanted, met = _near_envelopes(rigged, room, asked)
+    return [
+        _clash(rigged, met, row, wanted[j].title, wanted[j].severe, envelope=wanted[j].key)
+        for row, j in enumerate(met.second.tolist())
+    ]
+
+
+def _near_envelopes(rigged: Rigged, room: _Solids, asked: Flags) -> tuple[list[Needed], "_Met"]:
+    fixed, fixed_parts = _counted(needed(rigged))
+    moving = lids(rigged)
+    wanted = [*fixed, *moving]
+    parts = together(fixed_parts, *(one.solids for one in moving))
+    whose = np.repeat(np.arange(len(wanted)), [len(one.solids) for one in wanted])
+    margin = np.array([one.margin_m for one in wanted])
+    here, there = near_pairs(room.solids, parts, float(margin.max()))
+    place = {s.thing_id: i for i, s in enumerate(rigged.stowed)}
+    lid = np.array([one.owner is not None and bool(asked[place[one.owner]]) for one in wanted])
+    open_ = asked[room.owner[here]] | lid[whose[there]]
+    here, there = here[open_], there[open_]
+    spared = _Spared(rigged)
+    open_ = np.array(
+        [
+            not spared(i, wanted[j])
+            for i, j in zip(room.owner[here].tolist(), whose[there].tolist(), strict=True)
+        ],
+        dtype=np.bool_,
+    )
+    here, there = here[open_], there[open_]
+    return wanted, _meeting(
+        room.solids.take(here), parts.take(there), room.owner[here], whose[there],
+        margin[whose[there]],
+    )  # fmt: skip
+
+
+@lru_cache(maxsize=16)
+def _counted(all_needed: tuple[Needed, ...]) -> tuple[list[Needed], Solids]:
+    """The envelopes that count, and all of their solids together."""
+    counted = [one for one in all_needed if one.counts]
+    return counted, together(*(one.solids for one in counted))
+
+
+class _Spared:
+    """What an envelope is not asked of: what belongs there, is worn or in the hull, or in or under
+    its own lid."""
+
+    def __init__(self, rigged: Rigged) -> None:
+        self.rigged = rigged
+        self._hidden: dict[int, bool] = {}
+
+    def __call__(self, i: int, one: Needed) -> bool:
+        """Of the thing stowed at i."""
+        stowed = self.rigged.stowed[i]
+        placing, thing_id = self.rigged.placing, stowed.thing_id
+        if i not in self._hidden:
+            self._hidden[i] = stowed.stand.on_body or placing.in_hatch(thing_id)
+        thing = self.rigged.setup.things[thing_id]
+        if self._hidden[i] or thing.part in one.spares or (thing.worn and one.spares_worn):
+            return True
+        if one.group == "legs" and placing.under_seat(thing_id):
+            return True
+        if one.owner is None:
+            return False
+        return one.owner in placing.chain(thing_id) and not _on_lid(placing, thing_id, one.owner)
+
+
+def _on_lid(placing: Placing, thing_id: int, box_id: int) -> bool:
+    return placing.setup.places[thing_id].on == OnThing(thing=box_id)
+
+
+def _with_each_other(rigged: Rigged, room: _Solids, asked: Flags) -> list[Clash]:
+    met = _near_each_other(rigged, room, asked)
+    found = []
+    for row, j in enumerate(met.second.tolist()):
+        other = rigged.stowed[j].thing_id
+        verdict = _pair_verdict(met.margin_m[row])
+        name = rigged.setup.things[other].name
+        found.append(_clash(rigged, met, row, name, verdict, other=other))
+    return found
+
+
+def _near_each_other(rigged: Rigged, room: _Solids, asked: Flags) -> "_Met":
+    mine = np.flatnonzero(asked[room.owner])
+    here, there = near_pairs(room.solids.take(mine), room.solids, RODS_APART_M)
+    here = mine[here]
+    a, b = room.owner[here], room.owner[there]
+    # A pair of two that are both asked is seen from both; the solids stand in the order of owners.
+    keep = (a < b) | ((a > b) & ~asked[b])
+    keep &= _strangers(rigged, a, b)
+    here, there, a, b = here[keep], there[keep], a[keep], b[keep]
+    turned = a > b
+    here, there = np.where(turned, there, here), np.where(turned, here, there)
+    a, b = np.where(turned, b, a), np.where(turned, a, b)
+    long = np.array([rigged.setup.things[s.thing_id].long for s in rigged.stowed])
+    need = np.where(long[a] & long[b], RODS_APART_M, -TOUCH_M)
+    return _meeting(room.solids.take(here), room.solids.take(there), a, b, need)
+
+
+def _strangers(rigged: Rigged, a: _Index, b: _Index) -> Flags:
+    """(m,): which pairs have no business with each other.
+
+    Things in one crate lie as they are thrown in, and what holds them is about them; a hatch hides
+    what is in it from the deck; under the seat is not against the seat; worn things are where the
+    body is.
+    """
+    placing = rigged.placing
+    ids = [s.thing_id for s in rigged.stowed]
+    root = np.array([placing.root(i) for i in ids])
+    hatch = np.array([placing.in_hatch(i) for i in ids])
+    under = np.array([placing.under_seat(i) for i in ids])
+    seat = np.array([rigged.setup.things[i].part == "seat" for i in ids])
+    worn = np.array([s.stand.on_body for s in rigged.stowed])
+    apart: Flags = (root[a] != root[b]) & (hatch[a] == hatch[b]) & ~(worn[a] | worn[b])
+    apart &= ~((under[a] & seat[b]) | (seat[a] & under[b]))
+    return apart
+
+
+@dataclass(frozen=True, eq=False)
+class _Met:
+    """Pairs that come too near, one row for each two owners: the solids that do so worst."""
+
+    first: _Index
+    second: _Index
+    gap_m: Array
+    margin_m: Array
+    at_m: Array
+    one: Solids
+    other: Solids
+    keep_m: Array
+
+    @cached_property
+    def move_m(self) -> Array:
+        """(n, k): how far along each of _WAYS clears."""
+        return moves_clear(self.one, self.other, self.keep_m, _WAYS)
+
+
+def _meeting(one: Solids, other: Solids, first: _Index, second: _Index, margin_m: Array) -> _Met:
+    near, found = closer(one, other, margin_m)
+    order = np.lexsort((found.gap_m, second[near], first[near]))
+    pairs = np.column_stack((first[near[order]], second[near[order]]))
+    at = order[np.unique(pairs, axis=0, return_index=True)[1]]
+    rows = near[at]
+    margin = np.maximum(margin_m[rows], 0.0)
+    return _Met(
+        first[rows],
+        second[rows],
+        found.gap_m[at],
+        margin_m[rows],
+        (found.here_m[at] + found.there_m[at]) / 2,
+        one.take(rows),
+        other.take(rows),
+        margin,
+    )
+
+
+def _clash(
+    rigged: Rigged, met: _Met, row: int, what: str, verdict: Verdict,
+    envelope: str | None = None, other: int | None = None,
+) -> Clash:  # fmt: skip
+    x, y, z = met.at_m[row].tolist()
+    return Clash(
+        thing_id=rigged.stowed[int(met.first[row])].thing_id,
+        with_thing=other,
+        envelope=envelope,
+        what=what,
+        gap_m=float(met.gap_m[row]),
+        verdict=verdict,
+        at=(x, y, z),
+        clear=way_out(met.move_m[row]),
+    )
+
+
+def way_out(move_m: Array) -> Said:
+    """Words for the shortest move on the deck that clears, or up where that is far shorter."""
+    best = int(move_m[:-1].argmin())
+    if move_m[-1] < _UP_SHARE * move_m[best]:
+        return Said.of("{} higher", length=float(move_m[-1]))
+    return Said.of(f"{{}} {_WORDS[best]}", length=float(move_m[best]))

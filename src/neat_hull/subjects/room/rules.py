@@ -1,0 +1,132 @@
+"""Room that the angler needs, and room that things need from each other."""
+
+from collections.abc import Callable, Iterable
+
+from neat_hull.model.room import Clash
+from neat_hull.model.said import Said, plain
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.rules import Found, amount, rule
+from neat_hull.subjects.room.figures import clashes
+
+
+def _in(ev: Evaluated, belongs: Callable[[str], bool], why: str) -> Iterable[Found]:
+    """The clashes with some envelopes, as findings; of one thing only the deepest."""
+    told: set[int] = set()
+    for clash in ev.once(clashes):
+        if clash.envelope is None or clash.thing_id in told or not belongs(clash.envelope):
+            continue
+        told.add(clash.thing_id)
+        yield _found(ev, clash, why)
+
+
+def _found(ev: Evaluated, clash: Clash, why: str) -> Found:
+    name, what = ev.name(clash.thing_id), plain(clash.what)
+    return Found(
+        clash.verdict,
+        Said.of(f"{name} is {{}} into {what}", length=-clash.gap_m)
+        if clash.gap_m < 0
+        else Said.of(f"{name} is only {{}} from {what}", length=clash.gap_m),
+        why,
+        clash.clear,
+        badness=max(0.001, 0.05 - clash.gap_m),
+        thing_id=clash.thing_id,
+        other_id=clash.with_thing,
+        at=clash.at,
+        figure=amount("length", clash.gap_m),
+        limit=amount("length", 0.0),
+    )
+
+
+_LEGS = ("port thigh", "starboard thigh", "port shank", "starboard shank", "port foot",
+         "starboard foot", "trunk")  # fmt: skip
+
+
+@rule("butt-meets-the-body", topic="room")
+def butt_meets_the_body(ev: Evaluated) -> Iterable[Found]:
+    """The butt or reel of a rod comes into legs, hip or belly; the gap is kept by `envelopes`."""
+    for one in _in(ev, _LEGS.__contains__, "A butt against the leg turns the holder, bruises, "
+                   "and is in the way of getting out."):  # fmt: skip
+        if one.thing_id in ev.rods:
+            yield one
+
+
+@rule("meets-the-body", topic="room")
+def meets_the_body(ev: Evaluated) -> Iterable[Found]:
+    """Anything but a rod stands where legs, feet or the trunk are."""
+    for one in _in(ev, _LEGS.__contains__, "Legs have to move, and to come out in a hurry."):
+        if one.thing_id not in ev.rods:
+            yield one
+
+
+@rule("in-the-stroke", topic="room")
+def in_the_stroke(ev: Evaluated) -> Iterable[Found]:
+    """Something stands where the paddle or the knuckles pass, on a boat that is paddled."""
+    yield from _in(ev, lambda key: key.startswith("stroke"),
+                   "Knuckles and shaft meet it at every stroke.")  # fmt: skip
+
+
+@rule("in-the-pedals", topic="room")
+def in_the_pedals(ev: Evaluated) -> Iterable[Found]:
+    """Something stands where pedals and heels go round, or are pushed."""
+    yield from _in(ev, "pedals".__eq__, "Heels meet it at every turn of the pedals.")
+
+
+@rule("under-the-feet", topic="room")
+def under_the_feet(ev: Evaluated) -> Iterable[Found]:
+    """Something stands where a stander's feet are and turn."""
+    yield from _in(ev, "feet".__eq__, "One steps back without looking when a fish runs.")
+
+
+@rule("on-the-fight-side", topic="room")
+def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
+    """Something stands up where a fish is fought and lifted over.
+
+    A rod that is the only one is the one that is fought with, and out of its holder by then.
+    """
+    for one in _in(ev, "fight".__eq__, "A fish at the boat's side goes under whatever stands "
+                   "there, and the line with it."):  # fmt: skip
+        if {one.thing_id} != ev.rods:
+            yield one
+
+
+@rule("in-the-back-cast", topic="room")
+def in_the_back_cast(ev: Evaluated) -> Iterable[Found]:
+    """Something stands up behind the casting shoulder."""
+    yield from _in(ev, "back cast".__eq__, "Hooks catch what stands in the back cast.")
+
+
+@rule("on-the-remount-side", topic="room")
+def on_the_remount_side(ev: Evaluated) -> Iterable[Found]:
+    """Something stands on the side one climbs back in over."""
+    yield from _in(ev, "remount".__eq__, "Chest and knees have to slide in over that side.")
+
+
+@rule("in-the-motors-swing", topic="room")
+def in_the_motors_swing(ev: Evaluated) -> Iterable[Found]:
+    """Something stands where the motor swings."""
+    yield from _in(ev, "motor".__eq__, "A motor that cannot be lifted is stuck in the shallows.")
+
+
+@rule("into-each-other", topic="room")
+def into_each_other(ev: Evaluated) -> Iterable[Found]:
+    """Two things take the same room, by a centimetre or more."""
+    for clash in ev.once(clashes):
+        if clash.with_thing is not None and clash.verdict == "fix":
+            yield _found(ev, clash, "Two things cannot be in one place; one of them is not where "
+                         "it is drawn.")  # fmt: skip
+
+
+@rule("rods-knock", topic="room")
+def rods_knock(ev: Evaluated) -> Iterable[Found]:
+    """Two rods or poles nearer than 3 cm. Our threshold."""
+    for clash in ev.once(clashes):
+        if clash.with_thing is not None and clash.verdict == "watch":
+            yield _found(ev, clash, "Rods nearer than a hand's breadth knock, and their lines "
+                         "tangle.")  # fmt: skip
+
+
+RULES = (
+    butt_meets_the_body, meets_the_body, in_the_stroke, in_the_pedals, under_the_feet,
+    on_the_fight_side, in_the_back_cast, on_the_remount_side, in_the_motors_swing, into_each_other,
+    rods_knock,
+)  # fmt: skip

@@ -1,0 +1,12 @@
+"""How much of the view may be hidden."""
+
+from math import inf
+
+from neat_hull.rig.limits import Levels
+
+LIMITS: dict[str, Levels] = {
+    "sight": Levels(
+        "View ahead that is hidden", "angle", 6.0, 20.0, inf,
+        "A log behind the screen is a log not seen.", by_profile=True,
+    ),
+}  # fmt: skip

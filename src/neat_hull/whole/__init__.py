@@ -1,0 +1,1 @@
+"""All subjects together: the registry, the live answer, judging, comparing, advice, arranging."""

@@ -1,0 +1,295 @@
+"""What could be moved for a finding: every kind of move that a person would think of."""
+
+import math
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+
+from neat_hull.model.advice import MoveKind
+from neat_hull.model.findings import Finding
+from neat_hull.model.nesting import all_contents, ashore
+from neat_hull.model.said import Said, plain
+from neat_hull.model.setup import OnBody, OnThing, OnWell, Place, SeatPlace, Setup
+from neat_hull.model.thing import Thing
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.fits import slide_m, why_not
+from neat_hull.rig.lining_up import lined_up
+from neat_hull.rig.offering import targets
+from neat_hull.rig.parents.body import worn
+from neat_hull.rig.rigging import Rigged
+from neat_hull.rig.subject import Tries, of_what_is_named
+from neat_hull.rig.whereabouts import whereabouts
+from neat_hull.whole.registry import subject_of
+
+_SLIDES = 7  # places along what a thing slides on
+_STEPS_M = (0.03, 0.06, 0.10, 0.15, 0.22, 0.30)  # over the bare deck, in eight directions
+_LONG_STEPS_M = (0.5, 0.8)
+_AHEAD_M = (-0.55, -0.35, -0.2, 0.0, 0.2, 0.4, 0.6, 0.8, 1.2, 1.6)  # of the seat's corner
+_ASIDE_M = (-0.34, -0.2, 0.0, 0.2, 0.34)
+_TURNS_DEG = (-60.0, -45.0, -30.0, -15.0, 15.0, 30.0, 45.0, 60.0)
+_TILTS_DEG = (15.0, 30.0, 45.0, 60.0)
+_SEAT_X_M = (-0.09, -0.06, -0.03, 0.03, 0.06, 0.09)
+_SEAT_Z_M = (-0.08, -0.05, -0.03, 0.03, 0.06)
+_RARELY = ("once", "ashore")
+
+
+@dataclass(frozen=True)
+class Move:
+    """One thing done: new places (None: ashore), or a new seat; nothing else changes."""
+
+    kind: MoveKind
+    words: Said
+    places: tuple[tuple[int, Place | None], ...] = ()
+    seat: SeatPlace | None = None
+
+    def on(self, setup: Setup) -> Setup:
+        """The setup with it done; what goes ashore takes along all it holds."""
+        places = setup.places | {i: place for i, place in self.places if place is not None}
+        for one in ashore(setup, [i for i, place in self.places if place is None]):
+            places.pop(one, None)
+        return setup.model_copy(update={"places": places, "seat": self.seat or setup.seat})
+
+
+def tries_for(ev: Evaluated, finding: Finding) -> Tries:
+    """What its subject would try for a finding."""
+    moves = subject_of(finding.code).moves or of_what_is_named
+    return moves(ev, finding)
+
+
+def moves_for(ev: Evaluated, tries: Tries) -> list[Move]:
+    """Everything that could be done with what is to be tried."""
+    moves = list(_seats(ev.setup)) if tries.seats else []
+    for thing_id in _with_holders(ev.rigged, tries.things):
+        moves += _of_one(ev.rigged, thing_id)
+    return moves
+
+
+def _with_holders(rigged: Rigged, thing_ids: Iterable[int]) -> list[int]:
+    """The things, and what a rod's holder or a box is that holds them: moving it moves both."""
+    all_ids = dict.fromkeys(thing_ids)
+    for one in thing_ids:
+        if one in rigged.setup.places:
+            all_ids |= dict.fromkeys(rigged.placing.chain(one))
+    return list(all_ids)
+
+
+def _of_one(rigged: Rigged, thing_id: int) -> Iterator[Move]:
+    setup = rigged.setup
+    thing = setup.things[thing_id]
+    place = setup.places.get(thing_id)
+    if place is None:
+        yield from _along(rigged, thing_id, thing)
+        return
+    if place.locked:
+        return
+    if thing.worn and not isinstance(place.on, OnBody):
+        words = Said(text=f"put on {_name(thing)}")
+        yield Move("wear", words, ((thing_id, worn()),))
+    if stays(thing) or isinstance(place.on, OnBody):
+        return
+    yield from _slides(rigged, thing_id, thing, place)
+    yield from _elsewhere(rigged, thing_id, thing, place)
+    if lies_flat(thing):
+        yield from _on_deck(rigged, thing_id, thing, place)
+    yield from _turns(thing_id, thing, place)
+    mirrored = lined_up(rigged, [thing_id], "mirror")
+    yield Move("mirror", Said(text=f"{_name(thing)} to the other side"), tuple(mirrored.items()))
+    yield from _swaps(rigged, thing_id, thing, place)
+    if _can_stay_ashore(thing) and not rigged.placing.contents(thing_id):
+        yield Move("ashore", Said(text=f"leave {_name(thing)} ashore"), ((thing_id, None),))
+
+
+def stays(thing: Thing) -> bool:
+    """Whether it is a part that the boat is not itself without."""
+    return thing.part in ("seat", "drive", "rudder")
+
+
+def lies_flat(thing: Thing) -> bool:
+    """Whether it may be set down on the deck, to lie there as it falls."""
+    return not thing.long and thing.holder is None
+
+
+def _can_stay_ashore(thing: Thing) -> bool:
+    """Seldom used, and the day does not hang on it though nobody handles it."""
+    return thing.use in _RARELY and not thing.serves and thing.battery is None
+
+
+def _name(thing: Thing) -> str:
+    return plain(thing.name)
+
+
+def _along(rigged: Rigged, thing_id: int, thing: Thing) -> Iterator[Move]:
+    """From the shelf: on the body, or to the places that take it."""
+    if thing.worn:
+        yield Move("along", Said(text=f"take {_name(thing)} along, on you"), ((thing_id, worn()),))
+        return
+    for target in targets(rigged.placing, thing_id):
+        if target.why is None:
+            words = Said(text=f"take {_name(thing)} along: {plain(target.name)}")
+            yield Move("along", words, ((thing_id, target.place),))
+
+
+def _slides(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
+    """Along what it is on, from end to end; on the bare deck by steps in eight directions."""
+    slide = slide_m(rigged.placing, thing_id)
+    if place.on is None:
+        for x, y in _deck_steps():
+            moved = place.model_copy(
+                update={"x_m": round(place.x_m + x, 3), "y_m": round(place.y_m + y, 3)}
+            )
+            if _aboard(rigged, moved):
+                yield Move("slide", _way(thing, x, y), ((thing_id, moved),))
+        return
+    if slide is None or place.bury_m > 0:
+        return
+    spots = {
+        (round(sx * slide[0], 3), round(sy * slide[1], 3))
+        for sx in spread(slide[0])
+        for sy in spread(slide[1], 3)
+    }
+    for x, y in sorted(spots):
+        if math.hypot(x - place.x_m, y - place.y_m) > 0.02:
+            moved = place.model_copy(update={"x_m": x, "y_m": y})
+            yield Move("slide", _way(thing, x - place.x_m, y - place.y_m), ((thing_id, moved),))
+
+
+def _deck_steps() -> Iterator[tuple[float, float]]:
+    for step in _STEPS_M:
+        for k in range(8):
+            angle = k * math.pi / 4
+            yield step * math.cos(angle), step * math.sin(angle)
+    for step in _LONG_STEPS_M:
+        yield step, 0.0
+        yield -step, 0.0
+
+
+def spread(half_m: float, count: int = _SLIDES) -> list[float]:
+    """Shares from one end of a slide to the other; the middle alone where it does not slide."""
+    if half_m < 0.01:
+        return [0.0]
+    return [2 * i / (count - 1) - 1 for i in range(count)]
+
+
+def _aboard(rigged: Rigged, place: Place) -> bool:
+    hull = rigged.floating.hull
+    if not hull.x_aft_m <= place.x_m <= hull.x_fwd_m:
+        return False
+    return abs(place.y_m) <= float(hull.half_breadth_m.max())
+
+
+def _way(thing: Thing, forward_m: float, to_port_m: float) -> Said:
+    """Words for a move on the deck."""
+    parts: list[tuple[str, float]] = []
+    if abs(forward_m) > 0.004:
+        parts.append(("forward" if forward_m > 0 else "aft", abs(forward_m)))
+    if abs(to_port_m) > 0.004:
+        parts.append(("to port" if to_port_m > 0 else "to starboard", abs(to_port_m)))
+    said = [Said.of(f"{{}} {way}", length=size) for way, size in parts]
+    return Said(
+        text=f"{_name(thing)} " + ", ".join(one.text for one in said),
+        amounts=[amount for one in said for amount in one.amounts],
+    )
+
+
+def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
+    """To other things that take it, free and fitting; a box into a box is `into`."""
+    here = place.on
+    for target in targets(rigged.placing, thing_id):
+        if target.why is not None or target.on == here or isinstance(target.on, OnBody):
+            continue
+        on_thing = isinstance(target.on, OnThing)
+        inside = isinstance(target.on, OnThing) and target.on.where == "in"
+        where = f" {plain(target.name)}" if on_thing else f": {plain(target.name)}"
+        words = Said(text=f"{_name(thing)}{where}")
+        yield Move("into" if inside else "place", words, ((thing_id, target.place),))
+        if isinstance(target.on, OnWell):
+            sx, sy = target.slide_m
+            for x in (-sx, 0.0, sx):
+                for y in (-sy, 0.0, sy):
+                    spot = target.place.model_copy(update={"x_m": round(x, 3), "y_m": round(y, 3)})
+                    yield Move("place", words, ((thing_id, spot),))
+
+
+def _on_deck(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
+    """Set down on the deck or a floor around the seat, along or across."""
+    for moved in aside_of_seat(rigged, place):
+        yield Move("place", _deck_words(rigged, thing, moved), ((thing_id, moved),))
+
+
+def aside_of_seat(rigged: Rigged, place: Place) -> Iterator[Place]:
+    """Places on the bare deck around the seat, along and across."""
+    keep = {"on": None, "bury_m": 0.0, "z_m": None, "tilt_deg": 0.0}
+    for ahead in _AHEAD_M:
+        for y in _ASIDE_M:
+            for turn in (0.0, 90.0):
+                x = round(rigged.setup.seat.x_m + ahead, 3)
+                moved = place.model_copy(update=keep | {"x_m": x, "y_m": y, "turn_deg": turn})
+                if _aboard(rigged, moved):
+                    yield moved
+
+
+def _deck_words(rigged: Rigged, thing: Thing, place: Place) -> Said:
+    where = whereabouts(rigged.floating.hull, rigged.setup.seat, place.x_m, place.y_m).lower()
+    side = "" if abs(place.y_m) < 0.05 else " to port" if place.y_m > 0 else " to starboard"
+    return Said(text=f"{_name(thing)} {where}{side}")
+
+
+def _turns(thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
+    """Other angles of a holder, a rod or a pole; a quarter turn of a box."""
+    slanted = not lies_flat(thing)
+    if place.bury_m > 0:
+        return  # it points as its tube does
+    for turn in _TURNS_DEG if slanted else (90.0,):
+        to = (place.turn_deg + turn + 180) % 360 - 180
+        words = Said.of(f"turn {_name(thing)} by {{}}", angle=abs(turn))
+        yield Move("turn", words, ((thing_id, place.model_copy(update={"turn_deg": to})),))
+    if slanted:
+        for tilt in _TILTS_DEG:
+            if abs(tilt - place.tilt_deg) > 5:
+                words = Said.of(f"{_name(thing)} at a slope of {{}}", angle=tilt)
+                yield Move(
+                    "turn", words, ((thing_id, place.model_copy(update={"tilt_deg": tilt})),)
+                )
+
+
+def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
+    """With another thing, where each fits in the place of the other."""
+    setup = rigged.setup
+    mine = {thing_id, *all_contents(setup, thing_id)}
+    for other_id, theirs in setup.places.items():
+        other = setup.things[other_id]
+        barred = other_id in mine or other_id in rigged.placing.chain(thing_id) or theirs.locked
+        worn = isinstance(theirs.on, OnBody)
+        if barred or worn or stays(other) or other.long != thing.long:
+            continue
+        if not (_goes(rigged, thing_id, theirs) and _goes(rigged, other_id, place)):
+            continue
+        yield Move(
+            "swap", Said(text=f"{_name(thing)} and {_name(other)} change places"),
+            ((thing_id, _taking(place, theirs)), (other_id, _taking(theirs, place))),
+        )  # fmt: skip
+
+
+def _goes(rigged: Rigged, thing_id: int, place: Place) -> bool:
+    why = None if place.on is None else why_not(rigged.placing, thing_id, place.on)
+    return why is None or why.taken
+
+
+def _taking(mine: Place, theirs: Place) -> Place:
+    """The other's place; group and order stay with the thing."""
+    return theirs.model_copy(update={"group": mine.group, "locked": False})
+
+
+def _seats(setup: Setup) -> Iterable[Move]:
+    """The seat forward or aft, the foot brace with it; lower or higher."""
+    seat = setup.seat
+    for x in _SEAT_X_M:
+        moved = seat.model_copy(
+            update={"x_m": round(seat.x_m + x, 3), "brace_x_m": round(seat.brace_x_m + x, 3)}
+        )
+        words = Said.of(f"the seat {{}} {'forward' if x > 0 else 'aft'}", length=abs(x))
+        yield Move("seat", words, seat=moved)
+    for z in _SEAT_Z_M:
+        if seat.z_m + z >= 0:
+            moved = seat.model_copy(update={"z_m": round(seat.z_m + z, 3)})
+            way = "lower" if z < 0 else "higher"
+            yield Move("seat", Said.of(f"the seat {{}} {way}", length=abs(z)), seat=moved)

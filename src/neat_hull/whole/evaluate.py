@@ -1,0 +1,53 @@
+"""Everything live about a setup, in one answer."""
+
+from collections.abc import Sequence
+from typing import Any
+
+from neat_hull.model.figures import Figures
+from neat_hull.model.setup import Setup
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.explaining import at_rest_or_raise
+from neat_hull.whole import registry
+from neat_hull.whole.judge import judge
+
+
+def evaluated(
+    setup: Setup,
+    elsewhere: Sequence[tuple[int, str]] = (),
+    before: Evaluated | None = None,
+) -> Evaluated:
+    """A setup ready to be asked for its figures. Raises InputErrors for measures that mean nothing.
+
+    elsewhere are things (id) that another setup (name) of the same day has aboard as well. `before`
+    is an evaluation of the setup as it was, to take from what has not changed.
+    """
+    return Evaluated(setup, registry.limits_for(setup.judging), elsewhere, before)
+
+
+def live(ev: Evaluated, judged: bool = True) -> Figures:
+    """All that is live about it: each subject's part, and without `judged` no findings.
+
+    A boat that sinks or rolls over is an answer, no error.
+    """
+    parts: dict[str, Any] = {
+        key: ev.once(figure)
+        for subject in registry.SUBJECTS
+        for key, figure in subject.live.items()
+    }
+    figures = Figures(**parts, findings=ev.once(judge) if judged else [])
+    ev.forget_before()
+    return figures
+
+
+def evaluate(
+    setup: Setup, elsewhere: Sequence[tuple[int, str]] = (), judged: bool = True
+) -> Figures:
+    """Weigh, float, reach and judge, from nothing."""
+    return live(evaluated(setup, elsewhere), judged)
+
+
+def require_afloat(setup: Setup, elsewhere: Sequence[tuple[int, str]] = ()) -> Evaluated:
+    """Evaluate, and raise DoesNotFloat or NoBalance where the boat cannot carry what is aboard."""
+    ev = evaluated(setup, elsewhere)
+    at_rest_or_raise(ev)
+    return ev

@@ -1,0 +1,102 @@
+"""A data file, a setup file and a table of the first version, brought up without loss."""
+
+import json
+import shutil
+from collections.abc import Iterator
+from contextlib import closing
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+from neat_hull.files.gear_csv import read_gear
+from neat_hull.files.setup_file import read_setup, write_setup
+from neat_hull.model.setup import Setup
+from neat_hull.store.connect import Connection, connect, open_store, transaction
+from neat_hull.store.history import go_to, redo, steps, undo
+from neat_hull.store.setups import load_setup
+from neat_hull.whole.evaluate import evaluate
+from neat_hull.whole.registry import columns
+
+FIRST = Path(__file__).parents[1] / "fixtures" / "first_version"
+EXPECTED: dict[str, Any] = json.loads((FIRST / "expected.json").read_text(encoding="utf-8"))
+
+
+@pytest.fixture
+def old(tmp_path: Path) -> Iterator[Connection]:
+    """The data file, opened by this version."""
+    path = tmp_path / "boats.sqlite"
+    shutil.copy(FIRST / "boats.sqlite", path)
+    open_store(path)
+    with closing(connect(path)) as db:
+        yield db
+
+
+def key_now(key: str) -> str:
+    """A finding's key as it is written today."""
+    code, colon, rest = key.partition(":")
+    return code.replace(" ", "-") + colon + rest
+
+
+def same(setup: Setup, was: dict[str, Any]) -> None:
+    """The figures, zones and findings that the first version had, accepted ones among them."""
+    now = evaluate(setup)
+    assert now.weight.carried_kg == pytest.approx(was["carried_kg"], abs=1e-9)
+    assert now.afloat is not None
+    for name in ("trim_deg", "heel_deg", "gm_m"):
+        assert getattr(now.afloat, name) == pytest.approx(was[name], abs=1e-9)
+    assert {str(row.thing_id): row.zone for row in now.aboard} == was["zones"]
+    before = {key_now(key): tuple(told) for key, told in was["findings"].items()}
+    after = {one.key: (one.verdict, one.accepted) for one in now.findings}
+    assert after == before
+
+
+@pytest.mark.parametrize("setup_id", sorted(map(int, EXPECTED["setups"])))
+def test_every_setup_has_the_figures_it_had(old: Connection, setup_id: int) -> None:
+    same(load_setup(old, setup_id).setup, EXPECTED["setups"][str(setup_id)])
+
+
+def test_nothing_that_was_accepted_is_lost(old: Connection) -> None:
+    accepted = [key for key, (_, why) in EXPECTED["setups"]["1"]["findings"].items() if why]
+    judging = load_setup(old, 1).setup.judging
+    assert {key_now(key) for key in accepted} <= {one.key for one in judging.accepted}
+    assert len(accepted) > 15
+
+
+def test_its_history_is_undone_to_the_beginning_and_redone_to_the_end(old: Connection) -> None:
+    last = load_setup(old, 1).setup
+    assert len(steps(old, 1)) == EXPECTED["steps"]
+    count = next(one.number for one in steps(old, 1) if one.in_force)
+    with transaction(old):
+        for _ in range(count):
+            undo(old, 1, load_setup(old, 1).revision)
+    same(load_setup(old, 1).setup, EXPECTED["begin"])
+    with transaction(old):
+        for _ in range(count):
+            redo(old, 1, load_setup(old, 1).revision)
+    assert load_setup(old, 1).setup == last
+
+
+def test_what_was_undone_can_be_done_again(old: Connection) -> None:
+    """The steps after the one in force were brought up as well."""
+    with transaction(old):
+        go_to(old, 1, load_setup(old, 1).revision, EXPECTED["steps"])
+    assert load_setup(old, 1).redo_label is None
+
+
+def test_a_setup_file_is_read_and_written_in_todays_version() -> None:
+    setup = read_setup((FIRST / "setup.json").read_bytes())
+    same(setup, EXPECTED["setups"]["1"])
+    text = write_setup(setup)
+    assert json.loads(text)["version"] == 2
+    assert read_setup(text.encode()) == setup
+
+
+def test_a_table_is_read_as_the_gear_that_it_was_written_from(old: Connection) -> None:
+    good, bad = read_gear((FIRST / "gear.csv").read_text(encoding="utf-8"), columns())
+    assert bad == []
+    kept = [
+        thing.model_copy(update={"photo": None})
+        for thing in load_setup(old, 1).setup.things.values()
+    ]
+    assert [row.thing for row in good] == kept

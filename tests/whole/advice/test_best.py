@@ -1,0 +1,225 @@
+"""Advice is proved by doing it: what is suggested helps, and harms nothing as much."""
+
+import numpy as np
+import pytest
+from tests.judged import (
+    ANCHOR,
+    CLEAN,
+    CRATE,
+    FISH_BAG,
+    FULL,
+    HOLDER_P,
+    PFD,
+    SCREEN,
+    WATER,
+    WHISTLE,
+    found,
+    judged,
+    put,
+    without,
+)
+from tests.places import on
+
+from neat_hull.errors import InputError
+from neat_hull.model.advice import Placed, Suggestion
+from neat_hull.model.findings import Finding
+from neat_hull.model.judging import Accepted
+from neat_hull.model.said import Said
+from neat_hull.model.setup import Place, Setup
+from neat_hull.rig.limits import RANK
+from neat_hull.whole.advice.best import advise
+from neat_hull.whole.advice.moves import Move
+from neat_hull.whole.advice.ranking import badness
+from neat_hull.whole.arrange import arrangements
+from neat_hull.whole.candidates import movable
+from neat_hull.whole.evaluate import evaluate
+
+
+def done(setup: Setup, one: Suggestion) -> Setup:
+    """The setup with a suggestion taken."""
+    return moved(setup, one.places).model_copy(update={"seat": one.seat or setup.seat})
+
+
+def moved(setup: Setup, places: list[Placed]) -> Setup:
+    """With things placed elsewhere."""
+    pairs = tuple((one.thing_id, one.place) for one in places)
+    return Move("place", Said(text=""), pairs).on(setup)
+
+
+def locked(setup: Setup, *thing_ids: int) -> Setup:
+    """With things that stay."""
+    places = {i: p.model_copy(update={"locked": True}) if i in thing_ids else p
+              for i, p in setup.places.items()}  # fmt: skip
+    return setup.model_copy(update={"places": places})
+
+
+def worst_of(setup: Setup) -> list[Finding]:
+    """Stops and fixes that are open."""
+    return [one for one in evaluate(setup).findings if one.verdict in ("stop", "fix")]
+
+
+def faulty(seed: int) -> Setup:
+    """The clean boat with a few things thrown onto it at random."""
+    draw = np.random.default_rng(seed)
+    setup = CLEAN
+    for thing_id in draw.choice([4, 6, 9, 11, 12, 13, 14, 15, 16, 19], 4, replace=False):
+        place = Place(
+            x_m=round(float(draw.uniform(0.3, 3.2)), 3), y_m=round(float(draw.normal(0, 0.16)), 3),
+            z_m=None, turn_deg=float(draw.choice([0.0, 90.0, 30.0])), tilt_deg=0.0,
+        )  # fmt: skip
+        setup = setup.model_copy(update={"places": {**setup.places, int(thing_id): place}})
+    return setup
+
+
+@pytest.mark.parametrize("start", range(0, 200, 20))
+def test_the_top_suggestion_for_a_random_fault_helps_and_adds_no_stop(start: int) -> None:
+    """Two hundred faulty setups, the worst finding of each."""
+    for seed in range(start, start + 20):
+        setup = faulty(seed)
+        before = evaluate(setup).findings
+        if not before:
+            continue
+        target = before[0]
+        suggestions = advise(setup, target.key).suggestions
+        assert suggestions, (seed, target.key)
+        after = evaluate(done(setup, suggestions[0])).findings
+        left = next((one for one in after if one.key == target.key), None)
+        assert left is None or left.badness < target.badness, (seed, target.key)
+        stops = [{one.key for one in rows if one.verdict == "stop"} for rows in (before, after)]
+        assert stops[1] <= stops[0], (seed, target.key)
+        was = {one.key: RANK[one.verdict] for one in before}
+        worse = [one for one in after if RANK[one.verdict] > was.get(one.key, 0)]
+        assert all(RANK[one.verdict] < RANK[target.verdict] for one in worse), (seed, target.key)
+
+
+def test_the_faulty_demo_is_mended_one_suggestion_at_a_time() -> None:
+    setup = FULL
+    for _ in range(12):
+        open_ = worst_of(setup)
+        if not open_:
+            break
+        ways = (advise(setup, one.key).suggestions for one in open_)
+        setup = done(setup, next(way for way in ways if way)[0])
+    assert worst_of(setup) == []
+
+
+def test_a_suggestion_tells_what_the_boat_does_with_it_done() -> None:
+    (target,) = found(FULL, "no-pfd-worn")
+    advice = advise(FULL, target.key)
+    best = advice.suggestions[0]
+    assert (best.kind, best.clears, best.left) == ("wear", True, None)
+    assert best.words.text == "put on PFD"
+    after = evaluate(done(FULL, best))
+    assert after.afloat is not None
+    assert (best.after.trim_deg, best.after.gm_m) == (after.afloat.trim_deg, after.afloat.gm_m)
+    assert (best.before.stops, best.after.stops) == (1, 0)
+    assert [one.key for one in best.gone] == [target.key]
+    assert advice.evaluated <= advice.looked_at
+
+
+def test_three_suggestions_are_three_ideas() -> None:
+    (target,) = found(FULL, "in-the-pedals")
+    suggestions = advise(FULL, target.key).suggestions
+    assert len(suggestions) == 3
+    ideas = {(one.kind, tuple(p.thing_id for p in one.places)) for one in suggestions}
+    assert len(ideas) == 3
+
+
+def test_what_is_locked_is_not_moved() -> None:
+    fixed = locked(FULL, SCREEN)
+    (target,) = found(fixed, "in-the-pedals")
+    for one in advise(fixed, target.key).suggestions:
+        assert SCREEN not in [p.thing_id for p in one.places]
+
+
+def test_the_shelf_is_looked_at_for_what_is_missing() -> None:
+    bare = without(CLEAN, WHISTLE)
+    (target,) = found(bare, "no-whistle")
+    best = advise(bare, target.key).suggestions[0]
+    assert (best.kind, best.places[0].thing_id) == ("along", WHISTLE)
+    assert best.places[0].place is not None
+
+
+def test_for_the_whole_boat_the_best_lowers_what_is_wrong_in_all() -> None:
+    before = evaluate(FULL).findings
+    best = advise(FULL).suggestions[0]
+    assert badness(evaluate(done(FULL, best)).findings) < badness(before)
+    assert all(one.verdict == "watch" for one in best.new)
+    assert advise(CLEAN).suggestions == []
+
+
+def test_a_finding_that_is_not_there_is_refused() -> None:
+    with pytest.raises(InputError, match="no such finding"):
+        advise(FULL, "no such thing:1")
+
+
+def test_a_boat_that_sinks_is_given_something_to_leave_ashore_or_nothing() -> None:
+    heavy = {**CLEAN.things, WATER: CLEAN.things[WATER].model_copy(
+        update={"mass_kg": 300.0, "fill": None})}  # fmt: skip
+    sunk = CLEAN.model_copy(update={"things": heavy})
+    target = evaluate(sunk).findings[0]
+    assert target.code == "does-not-float"
+    for one in advise(sunk, target.key).suggestions:
+        assert evaluate(done(sunk, one)).trouble is None
+
+
+def test_arranging_betters_the_whole_and_moves_no_more_than_it_says() -> None:
+    rounds = list(arrangements(FULL))
+    assert [one.done for one in rounds] == list(range(len(rounds)))
+    assert rounds[0].best is None
+    best = rounds[-1].best
+    assert best is not None
+    after = evaluate(moved(FULL, best.places)).findings
+    assert badness(after) < badness(evaluate(FULL).findings)
+    assert best.after.stops == 0
+    assert best.after.fixes < best.before.fixes
+    assert len(best.lines) == 5
+    assert best.moved == len(best.places) == len({one.thing_id for one in best.places})
+    costs = [badness(evaluate(moved(FULL, one.best.places)).findings)
+             for one in rounds if one.best is not None]  # fmt: skip
+    assert costs == sorted(costs, reverse=True)  # the best so far never gets worse
+
+
+def test_arranging_respects_locks_and_leaves_a_clean_boat_alone() -> None:
+    kept = locked(FULL, SCREEN, ANCHOR, HOLDER_P, CRATE)
+    best = list(arrangements(kept))[-1].best
+    assert best is not None
+    assert not {SCREEN, ANCHOR, HOLDER_P, CRATE} & {one.thing_id for one in best.places}
+    assert list(arrangements(CLEAN))[-1].best is None
+    everything = locked(FULL, *FULL.places)
+    assert movable(everything) == []
+    assert list(arrangements(everything))[-1].words == "nothing may be moved"
+
+
+def test_arranging_brings_a_heavy_thing_back_to_the_middle() -> None:
+    """One heavy bag at the stern and nothing else to move: only the bag can level the boat."""
+    alone = locked(CLEAN, *CLEAN.places)
+    heavy = {**alone.things, FISH_BAG: alone.things[FISH_BAG].model_copy(
+        update={"mass_kg": 18.0, "use": "once"})}  # fmt: skip
+    setup = put(alone.model_copy(update={"things": heavy}), FISH_BAG, -0.19,
+                on=on("well", name="tank well"))  # fmt: skip
+    best = list(arrangements(setup))[-1].best
+    assert best is not None
+    assert [one.thing_id for one in best.places] == [FISH_BAG]
+    assert best.before.trim_deg is not None
+    assert best.after.trim_deg is not None
+    assert abs(best.after.trim_deg) < abs(best.before.trim_deg) - 0.3
+
+
+def test_what_was_accepted_is_not_what_moves_are_made_for() -> None:
+    lived = judged(CLEAN, accepted=[])
+    spoiled = put(lived, SCREEN, 1.62, -0.33)
+    findings = evaluate(spoiled).findings
+    taken = [
+        Accepted(key=one.key, reason="so be it", on="2027-01-01", verdict=one.verdict,
+                 badness=one.badness)
+        for one in findings if one.verdict != "fine"
+    ]  # fmt: skip
+    assert taken
+    quiet = judged(spoiled, accepted=taken)
+    assert badness(evaluate(quiet).findings) == 0
+    assert advise(quiet).suggestions == []
+
+
+def test_pfd_on_the_body_is_left_there() -> None:
+    assert PFD not in movable(CLEAN)

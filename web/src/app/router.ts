@@ -1,0 +1,17 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { bench } from '@/bench'
+import type { Screen } from '@/kit/subject'
+import { afloat } from '@/subjects/afloat'
+import { angler } from '@/subjects/angler'
+import { boat } from '@/subjects/boat'
+import { compare } from '@/subjects/compare'
+import { gear } from '@/subjects/gear'
+import { reach } from '@/subjects/reach'
+
+/** In the order of the work, a line each. */
+export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, compare]
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [...SCREENS, { path: '/:rest(.*)*', redirect: '/bench' }],
+})

@@ -1,0 +1,374 @@
+<script setup lang="ts">
+/** The bench: put it there and see. */
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { api, ask, type Place, type Schemas, type Thing } from '@/api/client'
+import { useBenchActs } from './useBenchActs'
+import { useBenchKeys } from './useBenchKeys'
+import { useBenchDrag } from './useBenchDrag'
+import { useChosen } from './useChosen'
+import { useNudge } from './useNudge'
+import { savePng } from '@/drawing/picture'
+import BenchSheet from '@/drawing/BenchSheet.vue'
+import type { Drawn } from '@/drawing/types'
+import { useAsked } from '@/kit/useAsked'
+import { placeWords, told } from '@/kit/words'
+import { blankPlace, tidy, withinReachOf } from '@/drawing/places'
+import { apart, rowsById, stands } from '@/drawing/stands'
+import BenchTools from './BenchTools.vue'
+import FigurePanel from './FigurePanel.vue'
+import { FindingsPanel } from '@/subjects/findings'
+import GearLists from './GearLists.vue'
+import HowDrawer from '@/setup/HowDrawer.vue'
+import KeysDialog from './KeysDialog.vue'
+import ThingDialog from '@/setup/ThingDialog.vue'
+import { useLook } from '@/setup/look'
+import { useSetup } from '@/setup/useSetup'
+
+const store = useSetup()
+const look = useLook()
+
+const figure = ref<'weight' | 'trim' | 'list' | 'gm' | 'wells' | null>(null)
+const [keysOpen, thingOpen] = [ref(false), ref(false)]
+const editing = ref<number | null>(null)
+const search = ref('')
+const sheet = useTemplateRef<InstanceType<typeof BenchSheet>>('sheet')
+const findings = useTemplateRef<InstanceType<typeof FindingsPanel>>('findings')
+const lists = useTemplateRef<InstanceType<typeof GearLists>>('lists')
+
+const { selected, marked, pick, mark, markAll, clear } = useChosen(store)
+type Moves = [number, Place][]
+const { nudge, settle } = useNudge<Moves>(
+  store.tryPlaces,
+  (moves) => void (moves.length === 1 ? store.put(...moves[0]!) : store.putPlaces('Move', moves)),
+)
+
+const { act, between, chosen } = useBenchActs({
+  store,
+  selected,
+  marked,
+  settle,
+  rowOf: () => rowOf.value,
+  clear,
+})
+
+const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
+const rowOf = computed(() => rowsById(store.figures))
+const keptRowOf = computed(() => rowsById(store.kept?.figures))
+const within = (place: Place): Place => withinReachOf(place, bow.value)
+const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
+  store,
+  rowOf,
+  within,
+  view: () => sheet.value,
+  begin: settle,
+  taken: pick,
+  free: (id) => !store.places.get(id)?.locked,
+  together: (id) => (marked.value.has(id) ? apart([...marked.value], rowOf.value) : [id]),
+  loadTargets,
+})
+const drawn = computed<Drawn[]>(() => {
+  const where = stands(store.places, rowOf.value, store.triedPlaces, store.triedFrames)
+  return [...where].flatMap(([id, stand]) => {
+    const thing = store.things[String(id)]
+    const aboard = rowOf.value.get(id)
+    const chosen = id === selected.value || marked.value.has(id)
+    const depth = aboard?.depth ?? 9
+    return thing ? [{ id, thing, stand, aboard, selected: chosen, ghost: false, depth }] : []
+  })
+})
+const ghosts = computed<Drawn[]>(() =>
+  [...store.triedPlaces.keys()].flatMap((id) => {
+    const aboard = keptRowOf.value.get(id)
+    const thing = store.things[String(id)]
+    return aboard && thing
+      ? [{ id, thing, stand: aboard, aboard, selected: false, ghost: true, depth: 0 }]
+      : []
+  }),
+)
+const labels = computed(
+  () =>
+    new Map(
+      drawn.value.map(({ id, thing, stand, aboard }) => [
+        id,
+        placeWords(thing, bow.value - stand.x_m, stand.y_m, aboard?.zone, look.units),
+      ]),
+    ),
+)
+const overWords = computed(() => {
+  const one = over.value
+  if (!one) return ''
+  if (!one.why) return one.name
+  return `${one.name}: ${told(one.why.text, one.why.amounts ?? [], look.units)}`
+})
+
+// What a thing could be put on is asked for the one in hand, and again when the setup changes.
+const offered = useAsked<typeof targets.value>()
+async function loadTargets(id: number): Promise<void> {
+  const setup_id = store.kept!.setup_id
+  const answered = await offered.put(
+    () =>
+      ask(
+        api.GET('/api/v1/setups/{setup_id}/targets/{thing_id}', {
+          params: { path: { setup_id, thing_id: id } },
+        }),
+      ) as Promise<typeof targets.value>,
+  )
+  // Without an answer it can still be put on the deck; the banner tells of a lost server.
+  if (answered || offered.trouble.value) targets.value = answered ? offered.answer.value! : []
+}
+
+// What several weigh together is the core's to say.
+const together = useAsked<Schemas['Together']>()
+watch(
+  () => [[...marked.value].join(), store.kept?.revision] as const,
+  () => {
+    if (marked.value.size < 2) return together.forget()
+    const path = { setup_id: store.kept!.setup_id }
+    void together.put(() =>
+      ask(
+        api.GET('/api/v1/setups/{setup_id}/together', {
+          params: { path, query: { thing_id: [...marked.value] } },
+        }),
+      ),
+    )
+  },
+)
+watch(
+  () => [selected.value, store.kept?.revision] as const,
+  ([id]) => {
+    between.value = null
+    if (id !== null) void loadTargets(id)
+  },
+)
+
+/** With Shift a thing is taken into the choice; otherwise it is taken hold of. */
+function grabOrMark(event: PointerEvent, id: number, view: 'plan' | 'side'): void {
+  if (event.shiftKey) mark(id)
+  else grabAboard(event, id, view)
+}
+
+function board(id: number): void {
+  const thing = store.things[String(id)]
+  const seat = store.kept?.setup.seat
+  if (!thing || !seat) return
+  settle()
+  pick(id)
+  void store.put(id, { ...blankPlace(thing), x_m: tidy(seat.x_m - 0.5) }).then(focusSelected)
+}
+
+async function focusSelected(): Promise<void> {
+  await nextTick()
+  if (selected.value !== null) sheet.value?.focusThing(selected.value)
+}
+
+function showThing(id: number): void {
+  pick(store.places.has(id) ? id : null)
+  void focusSelected()
+}
+
+const { thingKey } = useBenchKeys({
+  store,
+  rowOf,
+  selected,
+  marked,
+  within,
+  chosen,
+  act,
+  pick,
+  mark,
+  markAll,
+  nudge,
+  settle,
+  focusSelected,
+  on: {
+    '/': () => lists.value?.focusSearch(),
+    '?': () => (keysOpen.value = true),
+    h: () => (figure.value = 'trim'),
+    p: () => void picture(),
+    n: () => look.toggle('names'),
+    t: () => findings.value?.tryTop(),
+    escape: () => {
+      clear()
+      findings.value?.drop()
+    },
+  },
+})
+
+const picture = () =>
+  savePng(sheet.value!.svg!, `${store.kept!.setup.name}, ${store.kept!.setup.boat.name}`)
+
+function edit(id: number | null): void {
+  settle()
+  store.stopTrying()
+  editing.value = id
+  thingOpen.value = true
+}
+
+async function saveThing(thing: Thing): Promise<void> {
+  if (await store.putThing(editing.value, thing)) thingOpen.value = false
+}
+
+async function strike(): Promise<void> {
+  if (editing.value !== null && (await store.dropThing(editing.value))) thingOpen.value = false
+}
+</script>
+
+<template>
+  <div v-if="store.kept && store.figures && store.drawing" class="bench">
+    <aside class="left">
+      <GearLists
+        ref="lists"
+        v-model:search="search"
+        :things="store.things"
+        :places="store.places"
+        :aboard="store.figures.aboard"
+        :ashore="store.ashore"
+        :selected="selected"
+        :marked="marked"
+        :marked_kg="together.answer.value?.mass_kg ?? null"
+        :elsewhere="store.kept.elsewhere"
+        :clashes="store.figures.clashes"
+        :targets="targets"
+        :bow_x_m="bow"
+        :units="look.units"
+        :dropping="carrying"
+        @pick="pick"
+        @mark="mark"
+        @act="act"
+        @grab="grabFromShelf"
+        @board="board"
+        @place="(id, place) => store.put(id, within(place))"
+        @ashore="(id) => act('ashore', [id])"
+        @edit="edit"
+        @key="thingKey"
+      />
+    </aside>
+    <main>
+      <BenchTools
+        :overlays="look.overlays"
+        @toggle="look.toggle"
+        @picture="picture"
+        @keys="keysOpen = true"
+      />
+      <p v-if="carrying && overWords" class="over" role="status" :class="{ barred: over?.why }">
+        {{ overWords }}
+      </p>
+      <BenchSheet
+        ref="sheet"
+        :boat="store.kept.setup.boat"
+        :seat="store.triedSeat ?? store.kept.setup.seat"
+        :drawing="store.drawing"
+        :figures="store.figures"
+        :things="drawn"
+        :ghosts="ghosts"
+        :overlays="look.overlays"
+        :units="look.units"
+        :labels="labels"
+        :targets="carrying ? targets : []"
+        :over="over"
+        :between="between"
+        :class="{ carrying }"
+        @pick="pick"
+        @edit="edit"
+        @grab="grabOrMark"
+        @key="thingKey"
+      />
+    </main>
+    <aside class="right">
+      <FigurePanel
+        :figures="store.figures"
+        :before="store.before"
+        :units="look.units"
+        @how="figure = $event"
+      >
+        <FindingsPanel ref="findings" @show="showThing" />
+      </FigurePanel>
+    </aside>
+    <HowDrawer
+      :setup_id="store.kept.setup_id"
+      :revision="store.kept.revision"
+      :figure="figure"
+      :units="look.units"
+      @close="figure = null"
+    />
+    <KeysDialog v-model="keysOpen" />
+    <ThingDialog
+      v-model="thingOpen"
+      :thing="editing === null ? null : (store.things[String(editing)] ?? null)"
+      :units="look.units"
+      :refused="store.refusal?.problem ?? null"
+      @save="saveThing"
+      @strike="strike"
+    />
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: 232px minmax(0, 1fr) 304px;
+  height: 100%;
+  min-height: 0;
+}
+aside {
+  min-height: 0;
+  padding: 10px 12px;
+  background: var(--card);
+}
+.left {
+  border-right: 1px solid var(--line);
+}
+.right {
+  overflow-y: auto;
+  border-left: 1px solid var(--line);
+}
+main {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-width: 0;
+  min-height: 0;
+  padding: 8px 10px;
+}
+.carrying {
+  cursor: grabbing;
+}
+.over {
+  position: absolute;
+  top: 52px;
+  left: 50%;
+  z-index: 2;
+  margin: 0;
+  padding: 3px 12px;
+  border: 1px solid var(--pick);
+  border-radius: 12px;
+  background: var(--card);
+  color: var(--pick);
+  transform: translateX(-50%);
+  pointer-events: none;
+}
+.over.barred {
+  border-color: var(--stop);
+  color: var(--stop);
+}
+
+@media (max-width: 900px) {
+  .bench {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+  }
+  .left {
+    order: 3;
+    border: 0;
+  }
+  .right {
+    border: 0;
+    border-top: 1px solid var(--line);
+  }
+  main {
+    height: 520px;
+  }
+}
+</style>

@@ -1,0 +1,60 @@
+/**
+ * A question to the server whose newest asking alone is answered: of two answers under way the older
+ * one never comes last, and none comes after it was forgotten.
+ */
+import { readonly, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { Offline, Refusal } from '@/api/client'
+
+export interface Asked<T> {
+  /** the newest answer; null before the first, and after `forget` */
+  answer: ShallowRef<T | null>
+  busy: Readonly<Ref<boolean>>
+  /** what kept the newest question from being answered; empty where nothing did */
+  trouble: Readonly<Ref<string>>
+  /** the refusal behind it, where the server said no */
+  refusal: Readonly<ShallowRef<Refusal | null>>
+  /** Ask; true where this very question was answered and is still the newest. */
+  put: (question: () => Promise<T>) => Promise<boolean>
+  /** Drop the answer, and whatever is under way. */
+  forget: () => void
+}
+
+export function useAsked<T>(): Asked<T> {
+  const answer = shallowRef<T | null>(null)
+  const busy = ref(false)
+  const trouble = ref('')
+  const refusal = shallowRef<Refusal | null>(null)
+  let newest = 0
+
+  async function put(question: () => Promise<T>): Promise<boolean> {
+    const mine = ++newest
+    busy.value = true
+    try {
+      const found = await question()
+      if (mine !== newest) return false
+      answer.value = found
+      trouble.value = ''
+      refusal.value = null
+      return true
+    } catch (error) {
+      if (!(error instanceof Refusal || error instanceof Offline)) throw error
+      if (mine === newest) {
+        trouble.value = error.message
+        refusal.value = error instanceof Refusal ? error : null
+      }
+      return false
+    } finally {
+      if (mine === newest) busy.value = false
+    }
+  }
+
+  function forget(): void {
+    newest += 1
+    answer.value = null
+    busy.value = false
+    trouble.value = ''
+    refusal.value = null
+  }
+
+  return { answer, busy: readonly(busy), trouble: readonly(trouble), refusal, put, forget }
+}

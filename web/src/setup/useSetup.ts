@@ -1,0 +1,287 @@
+/** The open setup: what is kept, what is being tried, and every change of it. */
+import { StorageSerializers, useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import {
+  api,
+  ask,
+  askPreview,
+  askState,
+  Offline,
+  Refusal,
+  type Drawing,
+  type Figures,
+  type Place,
+  type Schemas,
+  type SeatPlace,
+  type SetupState,
+  type Thing,
+  type Trial,
+} from '@/api/client'
+import type { Frame } from '@/drawing/stands'
+import { changesOf, type Call } from './changing'
+
+/** A change that has not been kept, and why; it can be sent again. */
+interface Held {
+  label: string
+  why: 'conflict' | 'offline'
+  call: Call
+}
+
+export const useSetup = defineStore('setup', () => {
+  const names = ref<Schemas['SetupName'][]>([])
+  const kept = shallowRef<SetupState | null>(null)
+  const tried = shallowRef<Schemas['Preview'] | null>(null)
+  const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
+  const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
+  const triedSeat = shallowRef<SeatPlace | null>(null)
+  const refusal = shallowRef<Refusal | null>(null)
+  const held = shallowRef<Held | null>(null)
+  const saving = ref(0)
+  const lost = ref(false)
+
+  const figures = computed<Figures | null>(
+    () => tried.value?.figures ?? kept.value?.figures ?? null,
+  )
+  const drawing = computed<Drawing | null>(
+    () => tried.value?.drawing ?? kept.value?.drawing ?? null,
+  )
+  /** Figures as kept, while other ones are being tried; they are shown beside the new ones. */
+  const before = computed(() => (tried.value ? (kept.value?.figures ?? null) : null))
+  const things = computed<Record<string, Thing>>(() => kept.value?.setup.things ?? {})
+  const places = computed<Map<number, Place>>(() => {
+    const all = new Map(
+      Object.entries(kept.value?.setup.places ?? {}).map(([id, place]) => [Number(id), place]),
+    )
+    for (const [id, place] of triedPlaces.value) {
+      if (place) all.set(id, place)
+      else takeOff(all, id)
+    }
+    return all
+  })
+  /** Ashore goes a thing with all that stands on it. */
+  function takeOff(all: Map<number, Place>, id: number): void {
+    all.delete(id)
+    for (const [held, place] of all)
+      if (place.on?.kind === 'thing' && place.on.thing === id) takeOff(all, held)
+  }
+  const ashore = computed(() =>
+    Object.keys(things.value)
+      .map(Number)
+      .filter((id) => !places.value.has(id)),
+  )
+
+  function keptPlace(id: number): Place | null {
+    return kept.value?.setup.places[String(id)] ?? null
+  }
+
+  // Coming back, one goes on where one was.
+  const lastOpen = useLocalStorage<number | null>('neat-hull-setup', null, {
+    serializer: StorageSerializers.number,
+  })
+  watch(kept, (now) => now && (lastOpen.value = now.setup_id))
+
+  async function open(setup_id?: number): Promise<void> {
+    try {
+      names.value = await ask(api.GET('/api/v1/setups'))
+      const known = (one: number | null) => names.value.some((name) => name.setup_id === one)
+      const id =
+        setup_id ??
+        kept.value?.setup_id ??
+        (known(lastOpen.value) ? lastOpen.value! : names.value[0]?.setup_id)
+      stopTrying()
+      if (id === undefined) kept.value = null
+      else
+        kept.value = await askState(
+          api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
+        )
+      lost.value = false
+    } catch (error) {
+      fail(error)
+    }
+  }
+
+  async function start(first: Schemas['FirstMeasures']): Promise<void> {
+    kept.value = await askState(api.POST('/api/v1/setups', { body: first }))
+    stopTrying()
+    names.value = await ask(api.GET('/api/v1/setups'))
+  }
+
+  // Trying out: one question under way, and only the newest of those that waited is asked next.
+  let round = 0
+  let suggested = false
+  let waiting: Trial | null = null
+  let asking = false
+
+  function tryOut(trial: Trial): void {
+    waiting = trial
+    if (!asking) void askNext()
+  }
+
+  async function askNext(): Promise<void> {
+    asking = true
+    while (waiting && kept.value) {
+      const body: Trial = waiting
+      const mine = round
+      waiting = null
+      try {
+        const answer = await askPreview(
+          api.POST('/api/v1/setups/{setup_id}/preview', {
+            params: { path: { setup_id: kept.value.setup_id } },
+            body,
+          }),
+        )
+        lost.value = false
+        if (mine === round) {
+          refusal.value = null
+          tried.value = answer
+        }
+      } catch (error) {
+        if (mine === round) fail(error)
+      }
+    }
+    asking = false
+  }
+
+  /** Things in hand; `frame` is what their places count from, where that is new to them. */
+  function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
+    if (suggested) stopTrying() // the hand goes before what was suggested
+    triedPlaces.value = new Map([...triedPlaces.value, ...moves])
+    if (frame)
+      triedFrames.value = new Map([
+        ...triedFrames.value,
+        ...moves.map(([id]): [number, Frame] => [id, frame]),
+      ])
+    tryOut({
+      places: [...triedPlaces.value].map(([thing_id, one]) => ({ thing_id, place: one })),
+    })
+  }
+
+  /** A suggestion: drawn with its answer, for where it goes hangs on what it goes on. */
+  async function tryMove(moves: [number, Place | null][], seat: SeatPlace | null): Promise<void> {
+    if (!kept.value) return
+    stopTrying()
+    const mine = round
+    const places = moves.map(([thing_id, place]) => ({ thing_id, place }))
+    try {
+      const answer = await askPreview(
+        api.POST('/api/v1/setups/{setup_id}/preview', {
+          params: { path: { setup_id: kept.value.setup_id } },
+          body: { places, seat },
+        }),
+      )
+      if (mine !== round) return
+      tried.value = answer
+      triedPlaces.value = new Map(moves)
+      suggested = true
+      triedSeat.value = seat
+    } catch (error) {
+      if (mine === round) fail(error)
+    }
+  }
+
+  function stopTrying(): void {
+    round += 1
+    waiting = null
+    tried.value = null
+    triedPlaces.value = new Map()
+    triedFrames.value = new Map()
+    triedSeat.value = null
+    suggested = false
+    refusal.value = null
+  }
+
+  // Changes go one after the other, so that each is based on the revision before it.
+  let last: Promise<unknown> = Promise.resolve()
+
+  function change(label: string, call: Call): Promise<boolean> {
+    const done = last.then(() => run(label, call))
+    last = done
+    return done
+  }
+
+  async function run(label: string, call: Call): Promise<boolean> {
+    if (!kept.value) return false
+    saving.value += 1
+    try {
+      kept.value = await call(kept.value.setup_id, kept.value.revision)
+      stopTrying()
+      held.value = null
+      lost.value = false
+      return true
+    } catch (error) {
+      if (error instanceof Refusal && error.problem.status === 409) {
+        held.value = { label, why: 'conflict', call }
+        await open()
+      } else if (error instanceof Offline) {
+        held.value = { label, why: 'offline', call }
+        lost.value = true
+      } else {
+        stopTrying()
+        fail(error)
+      }
+      return false
+    } finally {
+      saving.value -= 1
+    }
+  }
+
+  function fail(error: unknown): void {
+    if (error instanceof Refusal) refusal.value = error
+    else if (error instanceof Offline) lost.value = true
+    else throw error
+  }
+
+  async function sendHeld(): Promise<void> {
+    const again = held.value
+    if (!again) return open()
+    held.value = null
+    await change(again.label, again.call)
+  }
+
+  function letGo(): void {
+    held.value = null
+    void open()
+  }
+
+  const nameOf = (id: number) => things.value[String(id)]?.name ?? ''
+
+  /** Show a setup that was just made: copied, moved or taken in. */
+  async function show(state: SetupState): Promise<void> {
+    kept.value = state
+    stopTrying()
+    names.value = await ask(api.GET('/api/v1/setups'))
+  }
+
+  const changes = changesOf(change, nameOf)
+
+  return {
+    names,
+    kept,
+    tried,
+    triedPlaces,
+    triedFrames,
+    triedSeat,
+    refusal,
+    held,
+    saving,
+    lost,
+    figures,
+    drawing,
+    before,
+    things,
+    places,
+    ashore,
+    keptPlace,
+    open,
+    start,
+    tryOut,
+    tryPlaces,
+    tryMove,
+    stopTrying,
+    sendHeld,
+    letGo,
+    show,
+    ...changes,
+  }
+})

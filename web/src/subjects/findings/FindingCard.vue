@@ -1,0 +1,183 @@
+<script setup lang="ts">
+/** One finding: what and where; opened, its figure against the limit, why, and ways out. */
+import { ref, watch } from 'vue'
+import type { Finding } from '@/api/client'
+import type { Units } from '@/kit/units'
+import { againstLimit, said } from '@/kit/words'
+import VerdictMark from '@/kit/VerdictMark.vue'
+
+const props = defineProps<{
+  finding: Finding
+  open: boolean
+  units: Units
+  looking: boolean
+}>()
+const emit = defineEmits<{ toggle: []; try: []; show: []; accept: [reason: string]; back: [] }>()
+
+const accepting = ref(false)
+const reason = ref('')
+watch(
+  () => props.open,
+  () => (accepting.value = false),
+)
+function accept(): void {
+  if (reason.value.trim()) emit('accept', reason.value.trim())
+}
+</script>
+
+<template>
+  <li
+    class="card"
+    :class="[finding.accepted ? 'accepted' : finding.verdict, { open }]"
+    :data-finding="finding.key"
+  >
+    <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
+      <VerdictMark :verdict="finding.verdict" bare />
+      <b>{{ said(finding.title, units) }}</b>
+    </button>
+    <p v-if="finding.accepted" class="soft">
+      accepted {{ finding.accepted_on }}: {{ finding.accepted }}
+    </p>
+    <p v-if="finding.returned" class="back">accepted {{ finding.accepted_on }}, and worse since</p>
+    <div v-if="open" class="body">
+      <p class="soft">
+        {{ finding.where }}
+        <template v-if="finding.figure">
+          · <span class="num">{{ againstLimit(finding, units) }}</span>
+        </template>
+      </p>
+      <p>{{ finding.why }}</p>
+      <p class="clear">To clear it: {{ said(finding.clear, units) }}.</p>
+      <p v-if="finding.caution" class="soft caution">{{ finding.caution }}</p>
+      <div class="acts">
+        <template v-if="!finding.accepted">
+          <button
+            type="button"
+            class="small go"
+            :disabled="looking"
+            data-testid="try"
+            @click="emit('try')"
+          >
+            {{ looking ? 'Looking…' : 'Try' }} <kbd>T</kbd>
+          </button>
+          <button
+            v-if="finding.thing_id !== null"
+            type="button"
+            class="small"
+            data-testid="show"
+            @click="emit('show')"
+          >
+            Show
+          </button>
+          <button
+            type="button"
+            :aria-expanded="accepting"
+            class="small"
+            data-testid="accept"
+            @click="accepting = !accepting"
+          >
+            Accept…
+          </button>
+        </template>
+        <button v-else type="button" class="small" data-testid="accept-back" @click="emit('back')">
+          Accept no longer
+        </button>
+      </div>
+      <form v-if="accepting && !finding.accepted" @submit.prevent="accept">
+        <input
+          v-model="reason"
+          aria-label="Why you live with it"
+          placeholder="why you live with it"
+          maxlength="400"
+          required
+          data-testid="reason"
+        />
+        <button type="submit" class="small" data-testid="accept-save">Keep</button>
+      </form>
+      <slot />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.card {
+  padding: 3px 8px 4px;
+  border: 1px solid var(--line);
+  border-left: 3px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+}
+.card.stop {
+  border-left-color: var(--stop);
+}
+.card.fix {
+  border-left-color: var(--fix-mark);
+}
+.card.watch {
+  border-left-color: var(--watch);
+}
+/* the colour of a verdict is for its mark and edge; words stay ink */
+.card.stop,
+.card.fix,
+.card.watch {
+  color: var(--ink);
+}
+.accepted b {
+  font-weight: 400;
+}
+.head {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font-size: 13px;
+  line-height: 1.3;
+  text-align: left;
+  cursor: pointer;
+}
+.head b {
+  font-weight: 600;
+}
+.card:not(.open) b {
+  font-weight: 400;
+}
+p {
+  margin: 2px 0 0;
+  font-size: 12px;
+  line-height: 1.35;
+}
+.clear {
+  color: var(--pick);
+}
+.caution {
+  font-style: italic;
+}
+.back {
+  color: var(--fix);
+}
+.acts,
+form {
+  display: flex;
+  gap: 4px;
+  margin-top: 5px;
+}
+.go kbd {
+  border-color: currentcolor;
+  background: none;
+}
+form input {
+  flex: 1;
+  min-width: 0;
+  height: 24px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12px;
+}
+</style>

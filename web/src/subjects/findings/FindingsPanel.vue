@@ -1,0 +1,279 @@
+<script setup lang="ts">
+/** What is worth looking at, the worst first: filter, group by place, try, accept, print. */
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref } from 'vue'
+import type { Finding, Verdict } from '@/api/client'
+import { useAdvice, WHOLE } from './useAdvice'
+import VerdictMark from '@/kit/VerdictMark.vue'
+import { useLook } from '@/setup/look'
+import { useSetup } from '@/setup/useSetup'
+import ArrangeDialog from './ArrangeDialog.vue'
+import FindingCard from './FindingCard.vue'
+import LimitsDialog from './LimitsDialog.vue'
+import SuggestionList from './SuggestionList.vue'
+
+const emit = defineEmits<{ show: [thing_id: number] }>()
+const store = useSetup()
+const look = useLook()
+const advice = useAdvice(store, () => look.units)
+const { about, suggestions, tried, looking, trouble, told } = advice
+
+const opened = ref<string | null>(null)
+const only = ref<Verdict | null>(null)
+const byPlace = ref(false)
+const [limits, arranging] = [ref(false), ref(false)]
+
+// While something is tried, the list stays that of what is kept: it is what the move is for.
+const all = computed(() => store.kept?.figures.findings ?? [])
+const live = computed(() => store.figures?.findings ?? [])
+const open = computed(() => all.value.filter((one) => one.accepted === null))
+const accepted = computed(() => all.value.filter((one) => one.accepted !== null))
+const counts = computed(() =>
+  (['stop', 'fix', 'watch'] as const).map((verdict) => ({
+    verdict,
+    count: open.value.filter((one) => one.verdict === verdict).length,
+    now: live.value.filter((one) => one.verdict === verdict && one.accepted === null).length,
+  })),
+)
+const shown = computed(() =>
+  open.value.filter((one) => only.value === null || one.verdict === only.value),
+)
+const groups = computed(() => {
+  if (!byPlace.value) return [{ where: '', rows: shown.value }]
+  const places = [...new Set(shown.value.map((one) => one.where))]
+  return places.map((where) => ({ where, rows: shown.value.filter((one) => one.where === where) }))
+})
+const profile = computed(() => {
+  const judging = store.kept?.setup.judging
+  if (!judging) return ''
+  const hand = judging.hand === 'novice' ? ', novice' : ''
+  return `${judging.waters}${hand}${judging.by_night ? ', by night' : ''}`
+})
+
+function toggle(one: Finding): void {
+  opened.value = opened.value === one.key ? null : one.key
+  if (opened.value !== about.value) advice.drop()
+}
+function show(one: Finding): void {
+  if (one.thing_id !== null) emit('show', one.thing_id)
+}
+
+/** Try the top suggestion for the finding that is open, or for the worst. */
+function tryTop(): void {
+  const one = open.value.find((each) => each.key === opened.value) ?? open.value[0]
+  if (!one) return
+  opened.value = one.key
+  void advice.find(one.key)
+}
+async function apply(): Promise<void> {
+  await advice.apply()
+  await nextTick()
+  opened.value = null
+}
+const print = () => window.print()
+// On paper each finding stands with its reasons.
+const onPaper = ref(false)
+useEventListener(window, 'beforeprint', () => (onPaper.value = true))
+useEventListener(window, 'afterprint', () => (onPaper.value = false))
+
+/** Whatever is tried, a suggestion or an arrangement, is taken off the bench. */
+function drop(): void {
+  advice.drop()
+  store.stopTrying()
+}
+
+defineExpose({ tryTop, drop })
+</script>
+
+<template>
+  <section class="findings" aria-label="To look at" data-testid="findings">
+    <h1 class="on-paper">
+      {{ store.kept?.setup.name }} · {{ store.kept?.setup.boat.name }}, judged for {{ profile }}
+    </h1>
+    <div class="top">
+      <h2>To look at · {{ open.length }}</h2>
+      <button
+        type="button"
+        class="link"
+        :disabled="looking"
+        data-testid="whole-boat"
+        @click="advice.find(WHOLE)"
+      >
+        best move
+      </button>
+      <button type="button" class="link" data-testid="arrange" @click="arranging = true">
+        arrange
+      </button>
+      <button type="button" class="link" data-testid="print" @click="print">print</button>
+    </div>
+    <div class="tools">
+      <button
+        v-for="one in counts"
+        :key="one.verdict"
+        type="button"
+        class="count"
+        :aria-pressed="only === one.verdict"
+        :aria-label="`Only ${one.verdict}: ${one.count}`"
+        :data-testid="`count-${one.verdict}`"
+        @click="only = only === one.verdict ? null : one.verdict"
+      >
+        <VerdictMark :verdict="one.verdict" bare />
+        <span class="num"
+          >{{ one.count }}<template v-if="one.now !== one.count">→{{ one.now }}</template></span
+        >
+      </button>
+      <button
+        type="button"
+        class="count"
+        :aria-pressed="byPlace"
+        data-testid="by-place"
+        @click="byPlace = !byPlace"
+      >
+        by place
+      </button>
+      <button
+        type="button"
+        class="link profile"
+        :title="`Judged for ${profile}; set limits`"
+        :aria-label="`Judged for ${profile}; set limits`"
+        data-testid="limits"
+        @click="limits = true"
+      >
+        {{ profile }}
+      </button>
+    </div>
+    <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
+    <p v-if="about === WHOLE && looking" class="soft" role="status">Looking over the whole boat…</p>
+    <p v-if="about === WHOLE && told" class="soft" role="status">{{ told }}</p>
+    <SuggestionList
+      v-if="about === WHOLE && suggestions.length"
+      :suggestions="suggestions"
+      :tried="tried"
+      :units="look.units"
+      @try="advice.tryOut"
+      @apply="apply"
+      @drop="advice.drop"
+    />
+    <p v-if="!open.length" class="fine clean">
+      <VerdictMark verdict="fine" bare /> Nothing to look at. Try it in shallow warm water near
+      shore, with help.
+    </p>
+    <template v-for="group in groups" :key="group.where">
+      <h3 v-if="group.where">{{ group.where }}</h3>
+      <ul>
+        <FindingCard
+          v-for="one in group.rows"
+          :key="one.key"
+          :finding="one"
+          :open="onPaper || opened === one.key"
+          :units="look.units"
+          :looking="looking && about === one.key"
+          @toggle="toggle(one)"
+          @try="advice.find(one.key)"
+          @show="show(one)"
+          @accept="store.accept(one.key, $event)"
+        >
+          <template v-if="about === one.key">
+            <p v-if="told" class="soft told" role="status">{{ told }}</p>
+            <SuggestionList
+              v-if="suggestions.length"
+              :suggestions="suggestions"
+              :tried="tried"
+              :units="look.units"
+              @try="advice.tryOut"
+              @apply="apply"
+              @drop="advice.drop"
+            />
+          </template>
+        </FindingCard>
+      </ul>
+    </template>
+    <details v-if="accepted.length" class="lived" data-testid="accepted">
+      <summary>{{ accepted.length }} accepted</summary>
+      <ul>
+        <FindingCard
+          v-for="one in accepted"
+          :key="one.key"
+          :finding="one"
+          :open="onPaper || opened === one.key"
+          :units="look.units"
+          :looking="false"
+          @toggle="toggle(one)"
+          @back="store.acceptNoLonger(one.key)"
+        />
+      </ul>
+    </details>
+    <LimitsDialog v-model="limits" />
+    <ArrangeDialog v-model="arranging" />
+  </section>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  margin-top: 10px;
+}
+h2 {
+  margin: 0 auto 0 0;
+}
+h3 {
+  margin: 6px 0 2px;
+  font-size: 12px;
+  font-weight: 600;
+}
+.tools {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  margin: 4px 0 6px;
+}
+.count {
+  display: inline-flex;
+  gap: 3px;
+  align-items: center;
+  height: 22px;
+  padding: 0 7px;
+  border: 1px solid var(--line);
+  border-radius: 11px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12px;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.count[aria-pressed='true'] {
+  border-color: var(--pick);
+  background: var(--pick-pale);
+}
+.profile {
+  flex: 0 1 auto;
+  min-width: 0;
+  margin-left: auto;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+ul {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+p {
+  margin: 4px 0;
+}
+.told {
+  font-size: 12px;
+}
+.lived {
+  margin-top: 8px;
+}
+summary {
+  margin-bottom: 4px;
+  color: var(--soft);
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,2 @@
+/** What is wrong and what to do about it: a panel beside the bench. */
+export { default as FindingsPanel } from './FindingsPanel.vue'

@@ -1,0 +1,87 @@
+/**
+ * A way out of a finding, or for the whole boat: asked for, tried on the bench as a ghost, and
+ * kept as one step or dropped. What was asked is dropped when the setup moves on.
+ */
+import { computed, ref, watch } from 'vue'
+import { api, ask, type Schemas, type Suggestion } from '@/api/client'
+import { useAsked } from '@/kit/useAsked'
+import type { Units } from '@/kit/units'
+import { said } from '@/kit/words'
+import type { useSetup } from '@/setup/useSetup'
+
+type Advice = Schemas['Advice']
+
+/** Stands for the whole boat where a finding's key is asked for. */
+export const WHOLE = ''
+
+export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units) {
+  const about = ref<string | null>(null)
+  const asked = useAsked<Advice>()
+  const { busy: looking, trouble } = asked
+  const suggestions = computed(() => (asked.answer.value?.suggestions ?? []) as Suggestion[])
+  const told = computed(() => {
+    const advice = asked.answer.value
+    return !advice || advice.suggestions.length
+      ? ''
+      : `None of ${advice.looked_at} moves helps without causing something as bad.`
+  })
+  const tried = ref<number | null>(null)
+
+  /** Ask, and show the best at once. */
+  async function find(key: string): Promise<void> {
+    drop()
+    about.value = key
+    const answered = await asked.put(
+      () =>
+        ask(
+          api.POST('/api/v1/setups/{setup_id}/advice', {
+            params: { path: { setup_id: store.kept!.setup_id } },
+            body: { finding: key === WHOLE ? null : key, places: [] },
+          }),
+        ) as Promise<Advice>,
+    )
+    if (answered && suggestions.value.length) await tryOut(0)
+  }
+
+  async function tryOut(at: number): Promise<void> {
+    const one = suggestions.value[at]
+    if (!one) return
+    tried.value = at
+    await store.tryMove(
+      one.places.map(({ thing_id, place }) => [thing_id, place]),
+      one.seat,
+    )
+  }
+
+  async function apply(): Promise<void> {
+    const one = tried.value === null ? undefined : suggestions.value[tried.value]
+    if (one) await store.takeMoves(said(one.words, units()), one.places, one.seat)
+  }
+
+  function drop(): void {
+    if (tried.value !== null) store.stopTrying()
+    forget()
+  }
+
+  function forget(): void {
+    asked.forget()
+    about.value = null
+    tried.value = null
+  }
+
+  watch(
+    () => [store.kept?.setup_id, store.kept?.revision] as const,
+    () => drop(),
+  )
+  // A drag or a key takes the ghost away; the suggestion is then no longer what is shown.
+  watch(
+    () => store.triedPlaces,
+    (now) => {
+      const mine = tried.value === null ? undefined : suggestions.value[tried.value]
+      if (mine && !mine.seat && mine.places.some(({ thing_id }) => now.size && !now.has(thing_id)))
+        forget()
+    },
+  )
+
+  return { about, suggestions, tried, looking, trouble, told, find, tryOut, apply, drop }
+}

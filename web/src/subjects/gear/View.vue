@@ -1,0 +1,222 @@
+<script setup lang="ts">
+/** The locker: everything owned or planned, typed into like a table. */
+import { computed, ref } from 'vue'
+import type { Thing } from '@/api/client'
+import { show } from '@/kit/units'
+import BulkBar from './BulkBar.vue'
+import CatalogDialog from './CatalogDialog.vue'
+import GearTable from './GearTable.vue'
+import TableImportDialog from './TableImportDialog.vue'
+import ThingDialog from '@/setup/ThingDialog.vue'
+import { KINDS } from '@/setup/thingWords'
+import { useLook } from '@/setup/look'
+import type { Edit } from '@/setup/thingWords'
+import { useSetup } from '@/setup/useSetup'
+
+const store = useSetup()
+const look = useLook()
+const open = ref(false)
+const catalogOpen = ref(false)
+const importOpen = ref(false)
+const editing = ref<number | null>(null)
+const search = ref('')
+const kind = ref('')
+const only = ref<'all' | 'aboard' | 'ashore' | 'planned' | 'guessed'>('all')
+const picked = ref<number[]>([])
+
+const where = computed(
+  () => new Map(store.figures?.aboard.map((row) => [row.thing_id, row.where.toLowerCase()])),
+)
+const rows = computed(() =>
+  Object.entries(store.things)
+    .map(([id, thing]) => ({
+      id: Number(id),
+      thing,
+      where: where.value.get(Number(id)) ?? 'ashore',
+    }))
+    .filter(({ id, thing }) => {
+      const text = search.value.trim().toLowerCase()
+      if (!`${thing.name} ${thing.notes}`.toLowerCase().includes(text)) return false
+      if (kind.value && thing.kind !== kind.value) return false
+      if (only.value === 'aboard') return where.value.has(id)
+      if (only.value === 'ashore') return !where.value.has(id)
+      if (only.value === 'planned') return !thing.bought
+      return only.value !== 'guessed' || thing.evidence === 'guess'
+    }),
+)
+const spent = computed(() => {
+  const sum = (bought: boolean) =>
+    Object.values(store.things)
+      .filter((one) => one.bought === bought)
+      .reduce((total, one) => total + (one.price ?? 0), 0)
+  return { bought: sum(true), planned: sum(false) }
+})
+const chosen = computed(() => picked.value.filter((id) => store.things[String(id)]))
+
+function edit(id: number | null): void {
+  store.stopTrying()
+  editing.value = id
+  open.value = true
+}
+async function save(thing: Thing): Promise<void> {
+  if (await store.putThing(editing.value, thing)) open.value = false
+}
+async function strike(): Promise<void> {
+  if (editing.value !== null && (await store.dropThing(editing.value))) open.value = false
+}
+const change = (id: number, thing: Thing) => store.putThings([{ thing_id: id, thing }])
+const changeAll = (edit: Edit) =>
+  store.putThings(
+    chosen.value.map((id) => {
+      const thing = store.things[String(id)]!
+      return { thing_id: id, thing: { ...thing, ...edit(thing) } }
+    }),
+  )
+/** Six trays from one: the copies are numbered on. */
+function multiply(times: number): void {
+  const copies = chosen.value.flatMap((id) => {
+    const thing = store.things[String(id)]!
+    return Array.from({ length: Math.max(0, Math.min(50, times) - 1) }, (_, i) => ({
+      thing_id: null,
+      thing: { ...thing, name: `${thing.name.slice(0, 74)} ${i + 2}` },
+    }))
+  })
+  if (copies.length) void store.putThings(copies)
+}
+async function copyIn(things: Thing[]): Promise<void> {
+  await store.putThings(things.map((thing) => ({ thing_id: null, thing })))
+}
+async function take(text: string, take_good: boolean): Promise<void> {
+  if (await store.importGear(text, take_good)) importOpen.value = false
+}
+</script>
+
+<template>
+  <div v-if="store.kept" class="gear">
+    <div class="tools">
+      <h1>Gear</h1>
+      <el-input
+        v-model="search"
+        size="small"
+        class="find"
+        placeholder="Find a thing"
+        aria-label="Find a thing"
+        clearable
+      />
+      <select v-model="kind" aria-label="Kind">
+        <option value="">every kind</option>
+        <option v-for="one in KINDS" :key="one">{{ one }}</option>
+      </select>
+      <select v-model="only" aria-label="Which things" data-testid="only">
+        <option value="all">all</option>
+        <option>aboard</option>
+        <option>ashore</option>
+        <option>planned</option>
+        <option>guessed</option>
+      </select>
+      <span class="push" />
+      <a
+        class="link"
+        :href="`/api/v1/setups/${store.kept.setup_id}/gear.csv`"
+        download
+        data-testid="gear-export"
+        >CSV out</a
+      >
+      <el-button size="small" data-testid="gear-import" @click="importOpen = true"
+        >CSV in…</el-button
+      >
+      <el-button size="small" data-testid="gear-catalog" @click="catalogOpen = true"
+        >Generic things…</el-button
+      >
+      <el-button size="small" type="primary" data-testid="gear-add" @click="edit(null)"
+        >Add a thing</el-button
+      >
+    </div>
+    <BulkBar v-if="chosen.length" :count="chosen.length" @change="changeAll" @multiply="multiply" />
+    <p v-if="Object.keys(store.things).length === 0" class="soft">
+      Nothing in the pile yet. Weigh one thing on the kitchen scale and add it, or copy generic
+      things to start with; guesses are fine and are marked as such.
+    </p>
+    <p v-else-if="rows.length === 0" class="soft">Nothing like that in the pile.</p>
+    <div v-else class="scroll">
+      <GearTable
+        v-model:picked="picked"
+        :rows="rows"
+        :units="look.units"
+        @change="change"
+        @edit="edit"
+      />
+    </div>
+    <p v-if="store.figures" class="sums">
+      <span
+        >aboard
+        <b class="num">{{ show(store.figures.weight.gear_kg, 'mass', look.units) }}</b></span
+      >
+      <span
+        >spent <b class="num">{{ spent.bought.toFixed(2) }}</b></span
+      >
+      <span
+        >planned <b class="num">{{ spent.planned.toFixed(2) }}</b></span
+      >
+    </p>
+    <ThingDialog
+      v-model="open"
+      :thing="editing === null ? null : (store.things[String(editing)] ?? null)"
+      :units="look.units"
+      :refused="store.refusal?.problem ?? null"
+      @save="save"
+      @strike="strike"
+    />
+    <CatalogDialog v-model="catalogOpen" :units="look.units" @add="copyIn" />
+    <TableImportDialog v-model="importOpen" :setup_id="store.kept.setup_id" @take="take" />
+  </div>
+</template>
+
+<style scoped>
+.gear {
+  padding: 12px 18px;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.tools :deep(.el-button + .el-button) {
+  margin-left: 0;
+}
+.find {
+  width: 190px;
+}
+select {
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12px;
+}
+.push {
+  flex: 1;
+}
+.link {
+  color: var(--pick);
+  font-size: 12px;
+}
+.scroll {
+  position: relative;
+  overflow-x: auto;
+}
+.sums {
+  display: flex;
+  gap: 20px;
+  margin: 8px 0 0;
+  color: var(--soft);
+}
+@media (max-width: 900px) {
+  .gear {
+    padding: 10px;
+  }
+}
+</style>
