@@ -20,12 +20,12 @@ def test_a_first_guess_is_near_where_the_boat_floats() -> None:
 
 
 @pytest.mark.parametrize("count", [1, 13])
-def test_the_same_heels_are_lent_again_and_two_users_never_share(count: int) -> None:
+def test_two_users_of_the_same_heels_never_share(count: int) -> None:
+    """Neither the first ones, which have their own arrays, nor those that read a table."""
     boat, heels = afloat(kayak()), np.radians(np.linspace(0, 40, count))
-    with boat.turned(heels) as first, boat.turned(heels) as second:
-        assert first is not second
-    with boat.turned(heels) as again:
-        assert again in (first, second)
+    for _ in range(3):
+        with boat.turned(heels) as first, boat.turned(heels) as second:
+            assert first is not second
 
 
 def test_a_heel_of_some_search_is_not_kept() -> None:
@@ -59,7 +59,8 @@ def test_threads_get_the_same_answers_at_once() -> None:
         thread.join()
     for one, other in zip(alone, together, strict=True):
         assert other is not None
-        assert np.array_equal(one, other, equal_nan=True)
+        # The first answers come before the table, and agree with it to the last digits only.
+        assert other == pytest.approx(one, abs=1e-12, nan_ok=True)
 
 
 def test_open_and_plugged_wells_that_overlap_count_once_each() -> None:

@@ -14,7 +14,13 @@ from neat_hull.errors import NoBalance
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.floating import FloatingHull, Rest
-from neat_hull.physics.water.immersion import Immersion, Planes, Sideways, TurnedSections
+from neat_hull.physics.water.immersion import (
+    Immersion,
+    Planes,
+    Sideways,
+    TurnedSections,
+    immersed,
+)
 
 RESIDUAL = 1e-9  # of volume and of volume × length: far below what a drawing or a scale shows
 _ITERATIONS = 40
@@ -63,6 +69,8 @@ def rest_at_heels(
     """
     problem = _Problem(floating, volume_m3, centre_m)
     lost = np.repeat(floating.drains[None, :], len(heel_rad), axis=0)
+    if len(heel_rad) == 1:
+        return _rest_at_heel(problem, heel_rad, lost, trim_hint_rad)
     tau = np.tan(trim_hint_rad) * np.cos(heel_rad)
     h_m = floating.guess_h_m(volume_m3, heel_rad) + tau * floating.hull.x_m.mean()
     with floating.turned(heel_rad) as turned:
@@ -75,6 +83,72 @@ def rest_at_heels(
             if not newly.any():
                 return rest
             lost = lost | newly
+
+
+def _rest_at_heel(problem: _Problem, heel_rad: Array, lost: Flags, trim_hint_rad: float) -> Rest:
+    """`rest_at_heels` for one heel, which is asked for most: the same steps, in plain numbers."""
+    floating = problem.floating
+    heel = float(heel_rad[0])
+    tau = float(np.tan(trim_hint_rad) * np.cos(heel))
+    h = float(floating.guess_h_m(problem.volume_m3, heel_rad)[0] + tau * floating.hull.x_m.mean())
+    while True:
+        floats = floating.capacity_m3(lost) > problem.volume_m3
+        found = _sunk(problem, heel, lost, h, tau) if floats[0] else None
+        if found is None:
+            im, side = immersed(
+                floating.lattice, heel, np.nan, np.nan, floating.lattice.counted(lost)
+            )
+            nan, sunk = np.full(1, np.nan), np.zeros(1, dtype=np.bool_)
+            return Rest(heel_rad, nan, nan, lost, sunk, im, side)
+        h, tau, im, side = found
+        rest = Rest(heel_rad, np.array([h]), np.array([tau]), lost, floats, im, side)
+        newly = _flooding(rest, floating.hull) & ~lost
+        if not newly.any():
+            return rest
+        lost = lost | newly
+
+
+def _sunk(
+    problem: _Problem, heel: float, lost: Flags, h: float, tau: float
+) -> tuple[float, float, Immersion, Sideways] | None:
+    """Damped Newton in h and τ; brackets where it goes astray, None where they find nothing."""
+    lattice = problem.floating.lattice
+    counted, depth_m = lattice.counted(lost), problem.floating.depth_m
+    volume_m3, length_m = problem.volume_m3, problem.length_m
+    x_g, y_g, z_g = (float(v) for v in problem.centre_m)
+    e_g = y_g * np.sin(heel) + z_g * np.cos(heel)
+    tiny = 1e-9 * length_m**2
+    h, tau = (0.0 if np.isnan(v) else v for v in (h, tau))
+    best, at_h, at_tau = np.inf, h, tau
+    step_h = step_tau = 0.0
+    for _ in range(_ITERATIONS):
+        try_h, try_tau = at_h + step_h, at_tau + step_tau
+        im, side = immersed(lattice, heel, try_h, try_tau, counted)
+        v, vx, ve = float(im.v_m3[0]), float(im.vx[0]), float(im.ve[0])
+        a, ax, axx = float(im.a[0]), float(im.ax[0]), float(im.axx[0])
+        lever = ve - volume_m3 * e_g
+        r_v, r_l = v - volume_m3, vx - volume_m3 * x_g - try_tau * lever
+        merit = (r_v / volume_m3) ** 2 + (r_l / (volume_m3 * length_m)) ** 2
+        if not merit < best:
+            step_h, step_tau = step_h / 2, step_tau / 2
+            continue
+        best, at_h, at_tau = merit, try_h, try_tau
+        if best < RESIDUAL**2:
+            return at_h, at_tau, im, side
+        vh, vt = a + tiny, -ax
+        lh = ax - at_tau * (at_h * a - at_tau * ax)
+        lt = -axx - tiny * length_m**2 - lever + at_tau * (at_h * ax - at_tau * axx)
+        det = vh * lt - vt * lh
+        det = det if abs(det) > 1e-300 else -1.0
+        step_h, step_tau = (vt * r_l - lt * r_v) / det, (lh * r_v - vh * r_l) / det
+        over = max(abs(step_tau) / _TRIM_STEP, abs(step_h - step_tau * ax / vh) / (0.4 * depth_m))
+        step_h, step_tau = step_h / max(over, 1.0), step_tau / max(over, 1.0)
+    if best >= (100 * RESIDUAL) ** 2:
+        bracketed = _by_brackets(problem, heel, lost)
+        if bracketed is None:
+            return None
+        at_h, at_tau = bracketed
+    return at_h, at_tau, *immersed(lattice, heel, at_h, at_tau, counted)
 
 
 def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
@@ -217,8 +291,9 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
     for _ in range(_ITERATIONS):
         if im is None or side is None:
             counted = floating.lattice.counted(lost)
-            turned = TurnedSections(floating.lattice, heel)
-            im, side = turned.immerse(h, tau, counted), turned.sideways(counted)
+            im, side = immersed(
+                floating.lattice, float(heel[0]), float(h[0]), float(tau[0]), counted
+            )
         residual, stiffness = _three(problem, im, side, heel, h, tau)
         scale = problem.volume_m3 * np.array([1.0, problem.length_m, problem.length_m])
         if (np.abs(residual / scale) < RESIDUAL).all():

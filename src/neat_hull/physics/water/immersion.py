@@ -6,6 +6,7 @@ point over the water is d = e + τ·x − h, with τ = tan θ·cos φ and h = c�
 docs/physics.md, "Immersed volume".
 """
 
+import math
 from dataclasses import dataclass, fields
 from typing import Protocol
 
@@ -79,7 +80,6 @@ class TurnedSections:
         self._ds = (y1 - y0) * cos - (z1 - z0) * sin
         rise = self._e1 - self._e0
         level = np.abs(rise) <= _LEVEL * lattice.size_m
-        self._level = np.nonzero(level) if level.any() else None
         np.copyto(rise, np.inf, where=level)
         rise *= 2.0
         self._half_slope = self._ds / rise  # 0 where the edge lies along the water
@@ -104,11 +104,10 @@ class TurnedSections:
             run = np.subtract(self._l1[at], self._l0[at], out=self._run[at])
             run *= self._half_slope[at]
             np.subtract(self._ds[at], run, out=run)
-        if self._level is not None:  # these have no slope to take back what is dry
-            self._run[self._level] *= self._u0[self._level] < 0.0
-        for at in self._blocks:
-            u0, u1, run = self._u0[at], self._u1[at], self._run[at]
+            u0, u1 = self._u0[at], self._u1[at]
             depth = np.add(u0, u1, out=self._b[at])
+            # A dry edge that lies along the water, or all but does, would keep a remainder.
+            run *= depth < 0.0
             area = np.multiply(run, depth, out=self._a[at])
             depth *= area
             product = u0 * u1
@@ -176,3 +175,55 @@ class TurnedSections:
             return sums[:, :, 0]
         total: Array = (sums * counted[:, None, :]).sum(axis=2)
         return total
+
+
+def immersed(
+    lattice: Lattice, heel_rad: float, h_m: float, tau: float, counted: Array
+) -> tuple[Immersion, Sideways]:
+    """All integrals (k = 1) under one water plane, groups counted (1, g): as `TurnedSections` has
+    them, in as few steps as there can be, for a search that looks at each attitude once.
+    """
+    cos, sin = math.cos(heel_rad), math.sin(heel_rad)
+    y, z = lattice.y_m, lattice.z_m
+    d = y * sin  # (2, e), the two ends of each edge
+    d += z * cos
+    (d0, d1), water = d, h_m - tau * lattice.x_m
+    d0 -= water
+    d1 -= water
+    s = y * cos
+    s -= z * sin
+    (s0, s1), size = s, np.abs(d)
+    (u0, u1), slope = d - size, d1 - d0  # u and l as in `TurnedSections.immerse`
+    level = np.abs(slope) <= _LEVEL * lattice.size_m
+    if level.any():
+        slope[level] = np.inf
+    slope *= 2.0
+    ds = s1 - s0
+    np.divide(ds, slope, out=slope)
+    d += size
+    each = np.empty((6, len(ds)))
+    run, area, depth, first_s, chord_s, chord_ss = each
+    np.multiply(d1 - d0, slope, out=run)
+    np.subtract(ds, run, out=run)
+    deep = u0 + u1
+    run *= deep < 0.0
+    d0 *= slope
+    d1 *= slope
+    s -= d
+    reach, run_u0, run_s1 = s0 + s1, run * u0, run * s1
+    np.multiply(run, deep, out=area)
+    np.multiply(run, reach, out=chord_s)
+    np.subtract(area * deep, run_u0 * u1, out=depth)
+    np.subtract(chord_s * reach, run_s1 * s0, out=chord_ss)
+    np.multiply(chord_s, deep, out=first_s)
+    first_s += run_u0 * s0
+    first_s += run_s1 * u1
+    of_x = (each @ lattice.moments_m.T).reshape(6, 3, -1) @ counted[0]  # by x^n
+    a, ax, axx = of_x[0]
+    v, vx = -0.25 * of_x[1, 0], -0.25 * of_x[1, 1]
+    ve = h_m * v - tau * vx - of_x[2, 0] / 24.0
+    vs, a_s, axs, ass = of_x[3, 0] / -12.0, 0.5 * of_x[4, 0], 0.5 * of_x[4, 1], of_x[5, 0] / 3.0
+    return (
+        Immersion(*np.array([v, vx, ve, a, ax, axx])[:, None]),
+        Sideways(*np.array([vs, a_s, axs, ass])[:, None]),
+    )
