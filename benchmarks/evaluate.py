@@ -1,62 +1,101 @@
-"""How long one whole evaluation takes in-process: `python -m benchmarks.evaluate`."""
+"""How long one whole evaluation takes in-process, findings and all: `-m benchmarks.evaluate`."""
 
 import time
-from collections.abc import Callable
 
 import numpy as np
+from benchmarks.told import Times, head, tell
 
-from neat_hull.whole.evaluate import evaluate
 from neat_hull.files.demo import demo_setups
-from neat_hull.model.setup import Place, Setup
-from neat_hull.model.thing import Thing
+from neat_hull.model.setup import OnFitting, OnThing, Place, Setup
+from neat_hull.model.thing import Container, Thing
+from neat_hull.whole.evaluate import evaluate, evaluated, live
 
-ROUNDS = 200
+ROUNDS = 150
+_BOXES = 12
+_CRATE, _DRY_BAG = 9, 4
 
 
-def crowded(count: int) -> Setup:
+def spread(count: int) -> Setup:
     """The demo boat with `count` small things spread over it, 30 kg in all."""
-    setup = demo_setups()[0]
     draw = np.random.default_rng(7)
-    things = {
-        i: Thing(name=f"Thing {i}", shape="box", mass_kg=30 / count, evidence="guess",
-                 length_m=0.1, width_m=0.1, height_m=0.1)
-        for i in range(1, count + 1)
-    }  # fmt: skip
-    places = {
-        i: Place(x_m=float(draw.uniform(0.3, 3.3)), y_m=float(draw.uniform(-0.3, 0.3)), z_m=None,
-                 turn_deg=0.0, tilt_deg=0.0)
-        for i in things
-    }  # fmt: skip
-    return setup.model_copy(update={"things": things, "places": places})
+    things = {i: _small(i, 30 / count, 0.1) for i in range(1, count + 1)}
+    places = {i: _at(draw.uniform(0.3, 3.3), draw.uniform(-0.3, 0.3)) for i in things}
+    return demo_setups()[0].model_copy(update={"things": things, "places": places})
 
 
-def times_ms(work: Callable[[int], object]) -> np.ndarray[tuple[int], np.dtype[np.float64]]:
-    """Time of each of ROUNDS calls, after a few to warm up."""
-    for i in range(5):
-        work(i)
+def packed(count: int) -> Setup:
+    """The full demo and small things, `count` aboard, as people pack: most are in a dozen boxes,
+
+    six of them in the crate, two by two, and six under the bow hatch.
+    """
+    demo = demo_setups()[0]
+    draw = np.random.default_rng(7)
+    things, places = dict(demo.things), dict(demo.places)
+    del places[_DRY_BAG]  # the boxes take its room
+    first = max(things) + 1
+    boxes = range(first, first + _BOXES)
+    for n, i in enumerate(boxes):
+        things[i] = Thing(
+            name=f"Box {n + 1}", shape="box", mass_kg=0.1, evidence="weighed", use="once",
+            length_m=0.24, width_m=0.145, height_m=0.085,
+            container=Container(length_m=0.23, width_m=0.135, height_m=0.08, opens="lid"),
+        )  # fmt: skip
+        side = 0.075 if n % 2 else -0.075
+        places[i] = (
+            _at(-0.03, side, OnThing(thing=_CRATE, where="in"))
+            if n < _BOXES / 2
+            else _at(-0.3 + 0.25 * (n // 2 - 3), side, OnFitting(name="Bow hatch", where="in"))
+        )
+    while len(places) < count:
+        i = max(things) + 1
+        things[i] = _small(i, 0.01, 0.02)
+        box = boxes[i % _BOXES]
+        at = draw.uniform(-0.1, 0.1), draw.uniform(-0.06, 0.06)
+        places[i] = _at(*at, OnThing(thing=box, where="in"))
+    return demo.model_copy(update={"things": things, "places": places})
+
+
+def _small(i: int, mass_kg: float, size_m: float) -> Thing:
+    return Thing(name=f"Thing {i}", shape="box", mass_kg=mass_kg, evidence="guess", use="once",
+                 length_m=size_m, width_m=size_m, height_m=size_m)  # fmt: skip
+
+
+def _at(x_m: float, y_m: float, on: OnFitting | OnThing | None = None) -> Place:
+    return Place(x_m=float(x_m), y_m=float(y_m), z_m=None, turn_deg=0.0, tilt_deg=0.0, on=on)
+
+
+def moved(setup: Setup, thing_id: int, by_m: float) -> Setup:
+    """The setup with one thing a little further forward."""
+    place = setup.places[thing_id]
+    place = place.model_copy(update={"x_m": place.x_m + by_m})
+    return setup.model_copy(update={"places": {**setup.places, thing_id: place}})
+
+
+def dragged_ms(setup: Setup, thing_id: int, kept: bool, rounds: int = ROUNDS) -> Times:
+    """ms of each evaluation with one thing moved as in a drag; `kept` takes from the one before."""
+    before = evaluated(setup)
+    live(before)
     taken = []
-    for i in range(ROUNDS):
+    for n in range(rounds):
+        trial = moved(setup, thing_id, 0.2 * np.sin(n / 12))
         start = time.perf_counter()
-        work(i)
+        now = evaluated(trial, (), before if kept else None)
+        live(now)
         taken.append(1000 * (time.perf_counter() - start))
+        before = now
     return np.array(taken)
 
 
 def main() -> None:
-    """Print percentiles at 60 and 500 things, each call with one thing moved as in a drag."""
-    medians = []
-    for count in (60, 500):
-        setup = crowded(count)
-
-        def moved(i: int, setup: Setup = setup) -> object:
-            place = setup.places[1].model_copy(update={"x_m": 0.4 + 0.01 * i})
-            return evaluate(setup.model_copy(update={"places": {**setup.places, 1: place}}))
-
-        taken = times_ms(moved)
-        medians.append(float(np.median(taken)))
-        print(f"evaluate {count:3d} things: median {np.median(taken):5.1f} ms, "
-              f"95th percentile {np.percentile(taken, 95):5.1f} ms")  # fmt: skip
-    print(f"cost of 500 things over 60: {medians[1] / medians[0]:.1f} times (things: 8.3 times)")
+    """Print percentiles."""
+    head()
+    piles = {"60": (spread(60), 1), "500": (packed(500), 6), "demo": (demo_setups()[0], 9)}
+    for name, (setup, thing_id) in piles.items():
+        tell(f"{name} kept", dragged_ms(setup, thing_id, kept=True))
+        tell(f"{name} cold", dragged_ms(setup, thing_id, kept=False, rounds=40))
+    told = {name: evaluate(setup) for name, (setup, _) in piles.items()}
+    counts = ", ".join(f"{len(one.findings)} of {name}" for name, one in told.items())
+    print(f"(findings: {counts})")
 
 
 if __name__ == "__main__":

@@ -4,11 +4,12 @@ import time
 from collections.abc import Callable
 
 import numpy as np
+from benchmarks.told import Times, head, tell
 from scipy.optimize import fsolve
 from tests.meshes import box_of, mesh_of, under_water
 
-from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.physics.hull.shape import Hull, Station, Well
+from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.physics.water.hydrostatics import equilibrium, settle, settle_with_curve
 from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import FULL_RAD
@@ -38,8 +39,8 @@ def boat() -> tuple[Hull, Loads]:
     return Hull(tuple(stations), wells), Loads(mass, at)
 
 
-def median_ms(work: Callable[[], object], rounds: int) -> float:
-    """Median time of a call, after a few to warm up."""
+def times_ms(work: Callable[[], object], rounds: int) -> Times:
+    """ms of each call, after a few to warm up."""
     for _ in range(3):
         work()
     taken = []
@@ -47,7 +48,7 @@ def median_ms(work: Callable[[], object], rounds: int) -> float:
         start = time.perf_counter()
         work()
         taken.append(1000 * (time.perf_counter() - start))
-    return float(np.median(taken))
+    return np.array(taken)
 
 
 def main() -> None:
@@ -71,12 +72,12 @@ def main() -> None:
         return fsolve(residuals, [0.1, 0.0, 0.0], xtol=1e-6)
 
     c, trim, heel = fsolve(residuals, [0.1, 0.0, 0.0], xtol=1e-6)
-    alone = median_ms(lambda: settle(floating, loads, DENSITY), 200)
-    whole = median_ms(lambda: settle_with_curve(floating, loads, DENSITY, FULL_RAD), 60)
-    other = median_ms(by_mesh, 5)
-    print(f"equilibrium, 25 stations, 60 loads: median {alone:.2f} ms")
-    print(f"equilibrium and {len(FULL_RAD)}-angle curve: median {whole:.1f} ms")
-    print(f"equilibrium by mesh: median {other:.0f} ms, {other / alone:.0f} times ours")
+    head()
+    alone = times_ms(lambda: settle(floating, loads, DENSITY), 200)
+    tell("equilibrium", alone)
+    tell("curve", times_ms(lambda: settle_with_curve(floating, loads, DENSITY, FULL_RAD), 60))
+    other = np.median(times_ms(by_mesh, 5))
+    print(f"equilibrium by mesh: median {other:.0f} ms, {other / np.median(alone):.0f} times ours")
     print(f"apart: draft {1000 * abs(c - ours.draft_aft_m):.2f} mm, "
           f"trim {np.degrees(abs(trim - ours.trim_rad)):.3f}°, "
           f"heel {np.degrees(abs(heel - ours.heel_rad)):.3f}°")  # fmt: skip

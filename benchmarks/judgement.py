@@ -1,15 +1,14 @@
-"""How long judging, advising and arranging take in-process: `python -m benchmarks.judgement`."""
+"""How long advising and arranging take in-process: `python -m benchmarks.judgement`."""
 
 import time
 
-import numpy as np
-from benchmarks.evaluate import crowded, times_ms
+from benchmarks.told import head, tell
 
-from neat_hull.whole.arrange import arrangements
-from neat_hull.whole.advice.best import advise
-from neat_hull.whole.evaluate import evaluated, with_findings
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.setup import Place, Setup
+from neat_hull.whole.advice.best import advise
+from neat_hull.whole.arrange import arrangements
+from neat_hull.whole.evaluate import evaluate
 
 ARRANGED = 25
 
@@ -29,32 +28,22 @@ def filled(count: int) -> Setup:
 
 def main() -> None:
     """Print medians and percentiles."""
-    for name, setup in (("60 things", crowded(60)), ("the full demo", demo_setups()[0])):
-        found = evaluated(setup)
-        count = len(with_findings(found).findings)
-        whole = np.median(times_ms(lambda _, s=setup: evaluated(s)))  # type: ignore[misc]
-        judged = np.median(times_ms(lambda _, f=found: with_findings(f)))  # type: ignore[misc]
-        print(
-            f"findings of {name}: {judged:4.1f} ms for {count} of them, on top of {whole:4.1f} ms"
-        )
+    head()
     setup = demo_setups()[0]
-    keys = [one.key for one in with_findings(evaluated(setup)).findings]
+    keys = [one.key for one in evaluate(setup).findings]
     taken, none = [], 0
     for key in keys:
         start = time.perf_counter()
         none += not advise(setup, key).suggestions
         taken.append(1000 * (time.perf_counter() - start))
-    late = np.percentile(taken, 95)
-    print(
-        f"best move for one finding: median {np.median(taken):4.0f} ms, 95th percentile {late:.0f}"
-    )
-    print(f"findings without a way out: {none} of {len(keys)}")
+    tell("best move", taken)
     start = time.perf_counter()
     rounds = [(time.perf_counter() - start, one) for one in arrangements(filled(ARRANGED))]
+    tell("arrange", 1000 * rounds[-1][0])
     told = ", ".join(f"{at:.1f} s" for at, _ in rounds)
     best = rounds[-1][1].best
     moved = 0 if best is None else best.moved
-    print(f"arranging {ARRANGED} things: {rounds[-1][0]:.2f} s, progress at {told}; moves {moved}")
+    print(f"(findings without a way out: {none} of {len(keys)}; progress at {told}; moves {moved})")
 
 
 if __name__ == "__main__":

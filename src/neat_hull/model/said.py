@@ -1,5 +1,6 @@
 """Verdicts, quantities, and words that hold quantities: what every answer is told in."""
 
+from functools import lru_cache
 from typing import Literal, cast
 
 from pydantic import Field
@@ -31,10 +32,16 @@ class Said(Answer):
     @classmethod
     def of(cls, text: str, **amounts: float) -> "Said":
         """Words and amounts, each named by its kind, in the order of the words."""
-        return cls(text=text, amounts=[
-            Amount(kind=cast(HowKind, kind), value=float(value))
-            for kind, value in amounts.items()
-        ])  # fmt: skip
+        return _said(text, *((kind, float(value)) for kind, value in amounts.items()))
+
+
+# The same words are said of what stays as it is, again and again while something else moves.
+@lru_cache(maxsize=8192)
+def _said(text: str, *amounts: tuple[str, float]) -> Said:
+    return Said(
+        text=text,
+        amounts=[Amount(kind=cast(HowKind, kind), value=value) for kind, value in amounts],
+    )
 
 
 def plain(text: str) -> str:

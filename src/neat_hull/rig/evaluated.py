@@ -33,6 +33,10 @@ class Evaluated:
         self.rigged: Rigged = rig(setup, None if before is None else before.rigged)
         self.before = before if before is not None and self._same_frame(before) else None
         self._once: dict[Callable[[Evaluated], Any], Any] = {}
+        self._where: dict[int, str] = {}
+        if self.before is not None:
+            same = self.rigged.placing.same
+            self._where = {i: where for i, where in self.before._where.items() if i in same}
 
     def once(self, figure: "Callable[[Evaluated], T]") -> T:
         """A figure of this setup, kept for as long as the evaluation is."""
@@ -74,5 +78,9 @@ class Evaluated:
 
     def where_is(self, thing_id: int) -> str:
         """What people call the place of a thing aboard: that of what it stands on or in."""
-        stand = self.rigged.by_id[self.rigged.placing.root(thing_id)].stand
-        return "On you" if stand.on_body else self.whereabouts(stand.x_m, stand.y_m)
+        if thing_id not in self._where:
+            stand = self.rigged.by_id[self.rigged.placing.root(thing_id)].stand
+            self._where[thing_id] = (
+                "On you" if stand.on_body else self.whereabouts(stand.x_m, stand.y_m)
+            )
+        return self._where[thing_id]

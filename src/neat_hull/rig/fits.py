@@ -17,7 +17,7 @@ def misfit(placing: Placing, thing_id: int) -> Said | None:
     place = placing.setup.places[thing_id]
     stand = placing.stand(thing_id)
     if stand.astray:
-        return Said(text=f"{stand.astray} is gone; put it somewhere else")
+        return Said.of(f"{stand.astray} is gone; put it somewhere else")
     if place.on is None:
         return None
     why = why_not(placing, thing_id, place.on)

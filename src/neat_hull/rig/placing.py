@@ -35,6 +35,8 @@ class Placing:
         self._contents: dict[int, list[int]] = {}
         self._holder: dict[int, int] = {}
         self._adrift: set[int] = set()
+        self._by_where: dict[tuple[int, str | None], list[int]] = {}
+        self._footprints: dict[int, tuple[float, float, float, float]] = {}
         for holder, held in contents_of(setup.places).items():
             for thing_id in held:
                 if nesting_trouble(setup, thing_id) is not None:
@@ -137,12 +139,22 @@ class Placing:
         mine = self.stand(thing_id).base_z_m
         return [
             one
-            for one in self.contents(box)
-            if one != thing_id
-            and self.setup.places[one].on == place.on
-            and self.stand(one).base_z_m > mine
-            and self._overlap(one, thing_id)
+            for one in self._beside(thing_id)
+            if self.stand(one).base_z_m > mine and self._overlap(one, thing_id)
         ]
+
+    def _beside(self, thing_id: int) -> list[int]:
+        """What is in, or on, the same thing as this one and in the same way, this one too."""
+        holder, on = self._holder[thing_id], self.setup.places[thing_id].on
+        where = on.where if isinstance(on, OnThing) else None
+        key = (holder, where)
+        if key not in self._by_where:
+            self._by_where[key] = [
+                one
+                for one in self.contents(holder)
+                if isinstance(o := self.setup.places[one].on, OnThing) and o.where == where
+            ]
+        return self._by_where[key]
 
     def frame(self, place: Place) -> Frame | None:
         """Where a place is counted from; None where what it is on is gone."""
@@ -192,23 +204,29 @@ class Placing:
         if holder is None or self.setup.things[thing_id].long:
             return floor
         # Things set down in or on another pile up: what goes in deeper lies under what overlaps it.
-        for below in reversed(self.contents(holder)):
+        for below in reversed(self._beside(thing_id)):
             if below == thing_id:
                 break
-            under, thing = self.setup.places[below], self.setup.things[below]
-            if under.on == place.on and not thing.long and self._overlap(below, thing_id):
+            thing = self.setup.things[below]
+            if not thing.long and self._overlap(below, thing_id):
                 floor = max(floor, self.stand(below).base_z_m + thing.height_m)
         return floor
 
     def _overlap(self, one: int, other: int) -> bool:
         """Whether two footprints in one parent overlap, as boxes along that parent's axes."""
-        a, b = self.setup.places[one], self.setup.places[other]
-        (la, wa), (lb, wb) = (
-            footprint_m(self.setup.things[i], self.setup.places[i].turn_deg) for i in (one, other)
-        )
-        along = (la + lb) / 2 - abs(a.x_m - b.x_m)
-        across = (wa + wb) / 2 - abs(a.y_m - b.y_m)
+        ax, ay, a_long, a_wide = self._lies(one)
+        bx, by, b_long, b_wide = self._lies(other)
+        along = (a_long + b_long) / 2 - abs(ax - bx)
+        across = (a_wide + b_wide) / 2 - abs(ay - by)
         return min(along, across) > EDGE_M
+
+    def _lies(self, thing_id: int) -> tuple[float, float, float, float]:
+        """Where a thing lies in its parent, x and y, and how far it reaches along and across."""
+        if thing_id not in self._footprints:
+            place, thing = self.setup.places[thing_id], self.setup.things[thing_id]
+            along, across = footprint_m(thing, place.turn_deg)
+            self._footprints[thing_id] = (place.x_m, place.y_m, along, across)
+        return self._footprints[thing_id]
 
     def _astray(self, place: Place) -> Stand:
         seat, on = self.setup.seat, place.on

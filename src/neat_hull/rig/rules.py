@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
+from functools import lru_cache
 
 from neat_hull.model.base import Point
 from neat_hull.model.judging import LimitKey
@@ -111,6 +112,7 @@ def past(ev: Evaluated, key: LimitKey, value: float) -> bool:
     return ev.table[key].verdict(value) != "fine"
 
 
+@lru_cache(maxsize=8192)  # much the same ones are told all through a drag
 def amount(kind: HowKind, value: float) -> Amount:
     """A quantity in SI."""
     return Amount(kind=kind, value=float(value))

@@ -72,7 +72,7 @@ def arrangements(
         if solved is None or not solved.places:  # nothing else is allowed, or to stay is best
             yield ArrangeProgress(done=total, total=total, words=_LOOKING, best=best)
             return
-        move = Move("place", Said(text=""), tuple(solved.places.items()))
+        move = Move("place", Said.of(""), tuple(solved.places.items()))
         tried = proved(now, move)
         bad = inf if tried is None else badness(tried.findings)
         if tried is not None and bad < least - 1e-9:
@@ -193,15 +193,15 @@ def _told(
     was, now = brief(before), brief(after)
     locked = sum(place.locked for place in setup.places.values())
     lines = [
-        Said(text=f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
+        Said.of(f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
              + (f", {locked} of them locked" if locked else "")),
         _angles(f"trim from {{}} {_end(was.trim_deg)} to {{}} {_end(now.trim_deg)}",
                 was.trim_deg, now.trim_deg),
         _angles(f"list from {{}} to {_side(was.heel_deg)}, to {{}} to {_side(now.heel_deg)}",
                 was.heel_deg, now.heel_deg),
-        Said(text=f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
+        Said.of(f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
              f"their use asks, {_in_place(setup, after)} are now"),
-        Said(text=f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
+        Said.of(f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
              f"still to stop for: {now.stops}, to fix: {now.fixes}"),
     ]  # fmt: skip
     return Arrangement(

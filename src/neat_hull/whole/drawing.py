@@ -90,5 +90,5 @@ def remarks(setup: Setup, body: Body) -> list[Said]:
         found[-1].amounts.append(Amount(kind="length", value=KNEES_OVER_SEAT_M))
     hip = float(body.hip_m[2])
     if hip > knee + _TOE_M and body.brace_gap_m <= _TOE_M and over < 0:
-        found.append(Said(text="The knees lie below the seat: raise the brace, or lower the seat."))
+        found.append(Said.of("The knees lie below the seat: raise the brace, or lower the seat."))
     return found

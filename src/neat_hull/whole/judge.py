@@ -1,5 +1,8 @@
 """The judgement of a setup by the rules of all subjects."""
 
+from dataclasses import dataclass
+
+from neat_hull.model.base import Point
 from neat_hull.model.findings import Finding
 from neat_hull.model.judging import Accepted
 from neat_hull.rig.evaluated import Evaluated
@@ -12,28 +15,68 @@ from neat_hull.whole import registry
 _WORSE_SHARE = 0.05
 
 
+@dataclass(frozen=True)
+class _Judged:
+    """A finding and all it was made of."""
+
+    found: Found
+    where: str
+    at: Point | None
+    accepted: Accepted | None
+    finding: Finding
+
+
 def judge(ev: Evaluated) -> list[Finding]:
     """All findings, the worst first; what is accepted comes last."""
-    accepted = {one.key: one for one in ev.setup.judging.accepted}
-    findings = [
-        _finding(ev, rule, one, accepted) for _, rule in registry.rules() for one in rule.check(ev)
-    ]
+    findings = [one.finding for one in ev.once(_judged)]
     return sorted(
         findings,
         key=lambda one: (one.accepted is not None, -RANK[one.verdict], one.topic, one.key),
     )
 
 
-def _finding(ev: Evaluated, rule: Rule, one: Found, accepted: dict[str, Accepted]) -> Finding:
+def _judged(ev: Evaluated) -> list[_Judged]:
+    """Every finding; what comes to the same as before is the one from before."""
+    told = [] if ev.before is None else ev.before.once(_judged)
+    before = {one.finding.key: one for one in told}
+    accepted = {one.key: one for one in ev.setup.judging.accepted}
+    judged = []
+    for _, rule in registry.rules():
+        for one in rule.check(ev):
+            key = _key(rule, one)
+            now = _where(ev, one), _at(ev, one), accepted.get(key)
+            was = before.get(key)
+            same = was is not None and now == (was.where, was.at, was.accepted)
+            if was is not None and same and one == was.found:
+                judged.append(was)
+            else:
+                judged.append(_Judged(one, *now, _finding(rule, key, one, *now)))
+    return judged
+
+
+def _key(rule: Rule, one: Found) -> str:
     ids = [str(i) for i in (one.thing_id, one.other_id) if i is not None]
-    key = ":".join([rule.code, *ids, *([one.part] if one.part else [])])
-    taken = accepted.get(key)
+    return ":".join([rule.code, *ids, *([one.part] if one.part else [])])
+
+
+def _where(ev: Evaluated, one: Found) -> str:
+    aboard = one.thing_id if one.thing_id in ev.setup.places else None
+    return one.where or (WHOLE if aboard is None else ev.where_is(aboard))
+
+
+def _at(ev: Evaluated, one: Found) -> Point | None:
+    aboard = one.thing_id if one.thing_id in ev.setup.places else None
+    return one.at or (None if aboard is None else ev.rigged.by_id[aboard].centre_m)
+
+
+def _finding(
+    rule: Rule, key: str, one: Found, where: str, at: Point | None, taken: Accepted | None
+) -> Finding:
     worse = taken is not None and (
         RANK[one.verdict] > RANK[taken.verdict]
         or one.badness > taken.badness * (1 + _WORSE_SHARE) + 1e-6
     )
     lives_with = taken is not None and not worse
-    aboard = one.thing_id if one.thing_id in ev.setup.places else None
     return Finding(
         key=key,
         code=rule.code,
@@ -42,8 +85,8 @@ def _finding(ev: Evaluated, rule: Rule, one: Found, accepted: dict[str, Accepted
         title=one.title,
         thing_id=one.thing_id,
         other_id=one.other_id,
-        where=one.where or (WHOLE if aboard is None else ev.where_is(aboard)),
-        at=one.at or (None if aboard is None else ev.rigged.by_id[aboard].centre_m),
+        where=where,
+        at=at,
         figure=one.figure,
         band=one.band,
         limit=one.limit,

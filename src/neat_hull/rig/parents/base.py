@@ -154,7 +154,7 @@ def taken(places: Places, thing_id: int, on: object, name: str, tubes: int = 1) 
     if len(others) < tubes:
         return None
     holds = places.setup.things[others[0]].name
-    return WhyNot(Said(text=f"{name} holds {holds} already"), taken=True)
+    return WhyNot(Said.of(f"{name} holds {holds} already"), taken=True)
 
 
 def near_there(places: Places, thing_id: int, blank: Place, frame: Frame, play: Play) -> Place:

@@ -24,9 +24,9 @@ def does_not_float(ev: Evaluated) -> Iterable[Found]:
     why = ev.once(why_not_afloat)
     if why is not None:
         yield Found(
-            "stop", Said(text=f"With this the boat {why}"),
+            "stop", Said.of(f"With this the boat {why}"),
             "There is no figure afloat for a boat that does not stay up.",
-            Said(text="take the heaviest things ashore"), badness=1.0,
+            Said.of("take the heaviest things ashore"), badness=1.0,
         )  # fmt: skip
 
 

@@ -33,9 +33,9 @@ def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
     anchors = _anchors(ev)
     if anchors and not _cleats(ev):
         yield Found(
-            "watch", Said(text="Where the anchor line is made fast is not known"),
+            "watch", Said.of("Where the anchor line is made fast is not known"),
             "Whether it can be let go, and how it pulls, hang on that one place.",
-            Said(text="measure the cleat or trolley, and add it under Boat"), badness=1.0,
+            Said.of("measure the cleat or trolley, and add it under Boat"), badness=1.0,
             thing_id=anchors[0], caution=NEVER,
         )  # fmt: skip
 
@@ -52,7 +52,7 @@ def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
         if off < _MIDDLE_SHARE * hull.length_m and abs(cleat.y_m) > _BEAM_SHARE * half:
             clear = _MIDDLE_SHARE * hull.length_m - off
             yield Found(
-                "watch", Said(text=f"{cleat.name} is at the beam"),
+                "watch", Said.of(f"{cleat.name} is at the beam"),
                 "A line that pulls amidships turns the boat broadside and then over; lead it to "
                 "the bow or stern by a trolley.",
                 Said.of("led {} farther toward an end", length=clear), badness=clear,
@@ -77,7 +77,7 @@ def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     turns = ways[near].zone.value == "twist"
     yield Found(
         "fix" if turns else "stop",
-        Said(text="The anchor line is let go with a twist") if turns else Said.of(
+        Said.of("The anchor line is let go with a twist") if turns else Said.of(
             "The anchor line cannot be let go from the seat: {} short", length=short),
         "In a current the boat is pulled under by a line that nobody comes to.",
         Said.of("a cleat {} nearer, or a trolley to the seat", length=short), badness=1 + short,
@@ -101,7 +101,7 @@ def anchored_by_the_stern(ev: Evaluated) -> Iterable[Found]:
             ev, "freeboard", reading.freeboard_m,
             Said.of("Anchored by the stern the gunwale is {} over the water",
                     length=reading.freeboard_m),
-            Said(text="lead the line to the bow"), thing_id=anchors[0], caution=NEVER,
+            Said.of("lead the line to the bow"), thing_id=anchors[0], caution=NEVER,
         )  # fmt: skip
 
 

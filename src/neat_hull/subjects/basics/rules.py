@@ -29,7 +29,7 @@ def _missing(
     title = f"{what[0].upper()}{what[1:]} is aboard, but not worn" if aboard else f"No {what}"
     one = aboard[0] if aboard else None
     yield Found(
-        verdict, Said(text=title), why, Said(text=clear), badness=1.0, caution=LAW,
+        verdict, Said.of(title), why, Said.of(clear), badness=1.0, caution=LAW,
         thing_id=one, where="On you" if worn else WHOLE,
     )  # fmt: skip
 
@@ -66,8 +66,8 @@ def cold_water(ev: Evaluated) -> Iterable[Found]:
     if temp is None:
         if ev.setup.judging.waters != "calm pond":
             yield Found(
-                "watch", Said(text="How cold the water is, is not known"),
-                levels.reason, Said(text="take its temperature, and set it under the setup's trip"),
+                "watch", Said.of("How cold the water is, is not known"),
+                levels.reason, Said.of("take its temperature, and set it under the setup's trip"),
                 badness=1.0, caution=LAW,
             )  # fmt: skip
         return

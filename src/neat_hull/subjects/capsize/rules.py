@@ -23,7 +23,7 @@ def loose_and_heavy(ev: Evaluated) -> Iterable[Found]:
             yield from against(
                 ev, "loose", thing.mass_now_kg,
                 Said.of(f"{ev.name(thing_id)}: {{}}, and loose", mass=thing.mass_now_kg),
-                Said(text="tie it down, or shut it into something"), thing_id=thing_id,
+                Said.of("tie it down, or shut it into something"), thing_id=thing_id,
             )  # fmt: skip
 
 
@@ -43,7 +43,7 @@ def lost_in_a_capsize(ev: Evaluated) -> Iterable[Found]:
     yield from against(
         ev, "lost", price,
         Said.of(f"{len(gone)} things sink in a capsize, worth {{}}", price=price),
-        Said(text=f"leash, float or shut in: {', '.join(names)}{ask}"),
+        Said.of(f"leash, float or shut in: {', '.join(names)}{ask}"),
         why="What neither floats nor is tied lies on the bottom before you are back aboard.",
         caution="Each leash is one more line to tangle in; few and short.",
     )  # fmt: skip
@@ -66,7 +66,7 @@ def lines_about_the_legs(ev: Evaluated) -> Iterable[Found]:
     names = ", ".join(ev.name(i) for i in here)
     yield from against(
         ev, "lines", len(here), Said.of("{} lines lie about the legs", count=len(here)),
-        Said(text=f"lead elsewhere: {names}"), thing_id=here[0] if here else None,
+        Said.of(f"lead elsewhere: {names}"), thing_id=here[0] if here else None,
         where="Between the legs", caution="Carry a knife or cutters where either hand finds it.",
     )  # fmt: skip
 

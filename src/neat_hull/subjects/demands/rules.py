@@ -23,7 +23,7 @@ def unsteady_standing(ev: Evaluated) -> Iterable[Found]:
             )  # fmt: skip
             yield from against(
                 ev, "gm standing", gm, title,
-                Said(text="stay seated, or lower the weights"), caution=(
+                Said.of("stay seated, or lower the weights"), caution=(
                     "Standing changes the risk; check that the maker permits it. " + PASSIVE),
             )  # fmt: skip
 
@@ -45,8 +45,8 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
         return  # told by its GM
     if one.margin_used is None:
         yield Found(
-            "stop", Said(text=f"{one.title}: the boat alone would go over"),
-            ev.table["margin"].reason, Said(text="lower the weights, or do without it"),
+            "stop", Said.of(f"{one.title}: the boat alone would go over"),
+            ev.table["margin"].reason, Said.of("lower the weights, or do without it"),
             badness=9.0, part=one.code, caution=PASSIVE,
         )  # fmt: skip
         return
@@ -55,7 +55,7 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
     yield from against(
         ev, margin_key(one.code), one.margin_used,
         Said.of(f"{one.title} uses {{}} of the margin", ratio=one.margin_used),
-        Said(text="lower the weights, lean less, or lower the seat"), band=one.margin_band,
+        Said.of("lower the weights, lean less, or lower the seat"), band=one.margin_band,
         part=one.code, caution=PASSIVE,
     )  # fmt: skip
 
@@ -66,7 +66,7 @@ def _edge(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
             ev, "edge", one.freeboard_m,
             Said.of(f"{one.title} brings the gunwale to {{}} over the water",
                     length=one.freeboard_m),
-            Said(text="carry less, or lean less"), part=one.code, caution=PASSIVE,
+            Said.of("carry less, or lean less"), part=one.code, caution=PASSIVE,
         )  # fmt: skip
 
 

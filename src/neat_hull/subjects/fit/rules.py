@@ -23,7 +23,7 @@ def does_not_belong_there(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "fix", Said(text=f"{ev.name(thing_id)}: {misfit.text}", amounts=misfit.amounts),
             "It will not go there, whatever the drawing shows.",
-            Said(text="put it where it fits"), badness=1.0 + (over.value if over else 0.0),
+            Said.of("put it where it fits"), badness=1.0 + (over.value if over else 0.0),
             thing_id=thing_id, figure=over, limit=None if over is None else amount(over.kind, 0.0),
         )  # fmt: skip
 

@@ -39,9 +39,9 @@ def rating_unknown(ev: Evaluated) -> Iterable[Found]:
     """No rating is known, so the first of the three schools cannot be asked."""
     if ev.once(weight).rated_kg is None:
         yield Found(
-            "watch", Said(text="The maker's rating is not known"),
+            "watch", Said.of("The maker's rating is not known"),
             "It is the one limit that somebody has tested.",
-            Said(text="read the plate by the seat or in the hatch, and type it in under Boat"),
+            Said.of("read the plate by the seat or in the hatch, and type it in under Boat"),
             badness=1.0, caution=RATING_WINS,
         )  # fmt: skip
 
@@ -96,9 +96,9 @@ def floor_wet(ev: Evaluated) -> Iterable[Found]:
     for well, over, flooded in zip(ev.setup.boat.wells, lie.wells_over_m, lie.flooded, strict=True):
         if flooded:
             yield Found(
-                "stop", Said(text=f"The {well.name} is flooded over its rim"),
+                "stop", Said.of(f"The {well.name} is flooded over its rim"),
                 "Water in a well that lifted the boat is weight, and runs to the low side.",
-                Said(text="lighten the boat, or level it"), badness=1.0 - over, part=well.name,
+                Said.of("lighten the boat, or level it"), badness=1.0 - over, part=well.name,
                 where=well.name, figure=amount("length", over), limit=amount("length", 0.0),
             )  # fmt: skip
         elif well.scuppers == "open":

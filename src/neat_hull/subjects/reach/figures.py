@@ -95,24 +95,43 @@ def leans(ev: Evaluated) -> dict[int, Lean]:
 
 def aboard(ev: Evaluated) -> list[Aboard]:
     """Things aboard, bow to stern, each followed by what it holds, with how each is come by."""
-    over_lids: dict[str, list[str]] = {}
+    over_lids, kept = ev.once(_over_lids), _kept(ev)
+    return [
+        kept[i] if i in kept else _row(ev, row, over_lids)
+        for i, row in ev.once(aboard_rows.rows).items()
+    ]
+
+
+def _over_lids(ev: Evaluated) -> dict[str, list[str]]:
+    """What stands in the way of each hatch's lid, by name."""
+    over: dict[str, list[str]] = {}
     for clash in ev.once(clashes):
         hatch = hatch_of(clash)
         if hatch is not None:
-            over_lids.setdefault(hatch, []).append(ev.thing(clash.thing_id).name)
-    known: dict[int, Aboard] = {}
-    if ev.before is not None and ev.before.setup.angler == ev.setup.angler:
-        known = {one.thing_id: one for one in ev.before.once(aboard)}
-    moved, leaning, odd = ev.moved, ev.once(leans), ev.once(misfits)
-    placing = ev.rigged.placing
-    return [
-        known[i]
-        # What the rest of the boat has no part in stays as it was.
-        if i in known and i not in moved and i not in leaning
-        and known[i].misfit == odd.get(i) and not placing.in_hatch(i)
-        else _row(ev, row, over_lids)
-        for i, row in ev.once(aboard_rows.rows).items()
-    ]  # fmt: skip
+            over.setdefault(hatch, []).append(ev.thing(clash.thing_id).name)
+    return over
+
+
+def _kept(ev: Evaluated) -> dict[int, Aboard]:
+    """Rows that stay as they were before, but for how far the boat heels on the way."""
+    before = ev.before
+    if before is None or before.setup.angler != ev.setup.angler:
+        return {}
+    known = {one.thing_id: one for one in before.once(aboard)}
+    leaning, odd, placing = ev.once(leans), ev.once(misfits), ev.rigged.placing
+    same_lids = before.once(_over_lids) == ev.once(_over_lids)
+    return {
+        i: _leaning(known[i], leaning.get(i, Lean()))
+        for i in known.keys() & placing.same
+        if known[i].misfit == odd.get(i) and (same_lids or not placing.in_hatch(i))
+    }
+
+
+def _leaning(row: Aboard, lean: Lean) -> Aboard:
+    told = {"heels_deg": lean.heels_deg, "margin_used": lean.margin_used,
+            "freeboard_m": lean.freeboard_m}  # fmt: skip
+    same = all(getattr(row, name) == value for name, value in told.items())
+    return row if same else row.model_copy(update=told)
 
 
 def _row(ev: Evaluated, row: aboard_rows.Row, over_lids: dict[str, list[str]]) -> Aboard:
@@ -195,11 +214,10 @@ def _to_open(rigged: Rigged, box_id: int) -> list[str]:
     box = setup.things[box_id]
     if box.holder is not None:
         return []
-    on_top = OnThing(thing=box_id)
     off = [
         f"take off {setup.things[i].name}"
         for i in rigged.placing.contents(box_id)
-        if setup.places[i].on == on_top
+        if isinstance(on := setup.places[i].on, OnThing) and on.where == "on"
     ]
     return off + ([f"{_OPENS[box.opens]} {box.name}"] if _OPENS[box.opens] else [])
 

@@ -24,8 +24,8 @@ def too_far_for_its_use(ev: Evaluated) -> Iterable[Found]:
             needed = NEEDED_ZONE[thing.use]
             yield from against(
                 ev, "far", steps,
-                Said(text=f"{ev.name(thing_id)} is come by {_ZONE[row.zone]}"),
-                Said(text=f"used {thing.use}: it wants to be {_nearer(needed)}"),
+                Said.of(f"{ev.name(thing_id)} is come by {_ZONE[row.zone]}"),
+                Said.of(f"used {thing.use}: it wants to be {_nearer(needed)}"),
                 thing_id=thing_id,
             )  # fmt: skip
 
@@ -50,9 +50,9 @@ def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
             title = f"{ev.name(thing_id)} is for an emergency, and is come by {_ZONE[row.zone]}"
             yield Found(
                 "watch" if steps == 1 else "fix",
-                Said(text=title),
+                Said.of(title),
                 "What is needed in the water is of use on the body, or where one hand finds it.",
-                Said(text="on the body, or in hand"), badness=float(steps), thing_id=thing_id,
+                Said.of("on the body, or in hand"), badness=float(steps), thing_id=thing_id,
                 figure=amount("count", steps), limit=amount("count", 0),
             )  # fmt: skip
 
@@ -67,7 +67,7 @@ def too_many_steps(ev: Evaluated) -> Iterable[Found]:
             yield from against(
                 ev, "steps", more,
                 Said.of(f"{ev.name(thing_id)} takes {{}} steps to get at", count=len(row.steps)),
-                Said(text="first " + ", then ".join(row.steps)), thing_id=thing_id,
+                Said.of("first " + ", then ".join(row.steps)), thing_id=thing_id,
             )  # fmt: skip
 
 
@@ -79,7 +79,7 @@ def lid_cannot_open(ev: Evaluated) -> Iterable[Found]:
         if is_lid(key):
             name = ev.name(clash.thing_id)
             yield Found(
-                clash.verdict, Said(text=f"{name} stands in the way of {plain(clash.what)}"),
+                clash.verdict, Said.of(f"{name} stands in the way of {plain(clash.what)}"),
                 "What must be moved first has nowhere to go afloat.", clash.clear,
                 badness=-clash.gap_m + 0.01, thing_id=clash.thing_id, part=key, at=clash.at,
                 figure=amount("length", clash.gap_m), limit=amount("length", 0.0),

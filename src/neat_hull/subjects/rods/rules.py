@@ -31,7 +31,7 @@ def tip_far_out(ev: Evaluated) -> Iterable[Found]:
             ev, "tip out", lie.tip_past_beam_m,
             Said.of(f"The tip of {ev.name(lie.thing_id)} is {{}} past the side",
                     length=lie.tip_past_beam_m),
-            Said(text="turn its holder toward the bow or stern"), thing_id=lie.thing_id,
+            Said.of("turn its holder toward the bow or stern"), thing_id=lie.thing_id,
             at=lie.tip,
         )  # fmt: skip
 
@@ -44,7 +44,7 @@ def tip_high(ev: Evaluated) -> Iterable[Found]:
             ev, "tip up", lie.tip_over_seat_m,
             Said.of(f"The tip of {ev.name(lie.thing_id)} stands {{}} over the seat",
                     length=lie.tip_over_seat_m),
-            Said(text="lay it flatter"), thing_id=lie.thing_id, at=lie.tip,
+            Said.of("lay it flatter"), thing_id=lie.thing_id, at=lie.tip,
         )  # fmt: skip
 
 
@@ -63,7 +63,7 @@ def tips_close(ev: Evaluated) -> Iterable[Found]:
             ev, "tips apart", gap,
             Said.of(f"The tips of {ev.name(one)} and {ev.name(other)} are {{}} "
                     "apart", length=gap),
-            Said(text="turn one of them away"), thing_id=one, other_id=other, at=lies[i].tip,
+            Said.of("turn one of them away"), thing_id=one, other_id=other, at=lies[i].tip,
         )  # fmt: skip
 
 
@@ -74,9 +74,9 @@ def nowhere_to_park_a_rod(ev: Evaluated) -> Iterable[Found]:
         return
     if ev.once(parking)[1] is None:
         yield Found(
-            "watch", Said(text="Nowhere to park a rod while a fish is unhooked"),
+            "watch", Said.of("Nowhere to park a rod while a fish is unhooked"),
             "It takes both hands, and the rod is then held between the knees, or lost.",
-            Said(text="a tube or holder within a hand's reach"), badness=1.0, where="At the seat",
+            Said.of("a tube or holder within a hand's reach"), badness=1.0, where="At the seat",
         )  # fmt: skip
 
 

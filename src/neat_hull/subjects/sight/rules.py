@@ -21,7 +21,7 @@ def view_hidden(ev: Evaluated) -> Iterable[Found]:
     names = ", ".join(ev.name(arc.thing_id) for arc in arcs)
     yield from against(
         ev, "sight", hidden, Said.of("{} of the view ahead is hidden", angle=hidden),
-        Said(text=f"lower or move {names}"), thing_id=worst.thing_id,
+        Said.of(f"lower or move {names}"), thing_id=worst.thing_id,
     )  # fmt: skip
 
 

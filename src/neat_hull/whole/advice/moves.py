@@ -82,7 +82,7 @@ def _of_one(rigged: Rigged, thing_id: int) -> Iterator[Move]:
     if place.locked:
         return
     if thing.worn and not isinstance(place.on, OnBody):
-        words = Said(text=f"put on {_name(thing)}")
+        words = Said.of(f"put on {_name(thing)}")
         yield Move("wear", words, ((thing_id, worn()),))
     if stays(thing) or isinstance(place.on, OnBody):
         return
@@ -92,10 +92,10 @@ def _of_one(rigged: Rigged, thing_id: int) -> Iterator[Move]:
         yield from _on_deck(rigged, thing_id, thing, place)
     yield from _turns(thing_id, thing, place)
     mirrored = lined_up(rigged, [thing_id], "mirror")
-    yield Move("mirror", Said(text=f"{_name(thing)} to the other side"), tuple(mirrored.items()))
+    yield Move("mirror", Said.of(f"{_name(thing)} to the other side"), tuple(mirrored.items()))
     yield from _swaps(rigged, thing_id, thing, place)
     if _can_stay_ashore(thing) and not rigged.placing.contents(thing_id):
-        yield Move("ashore", Said(text=f"leave {_name(thing)} ashore"), ((thing_id, None),))
+        yield Move("ashore", Said.of(f"leave {_name(thing)} ashore"), ((thing_id, None),))
 
 
 def stays(thing: Thing) -> bool:
@@ -120,11 +120,11 @@ def _name(thing: Thing) -> str:
 def _along(rigged: Rigged, thing_id: int, thing: Thing) -> Iterator[Move]:
     """From the shelf: on the body, or to the places that take it."""
     if thing.worn:
-        yield Move("along", Said(text=f"take {_name(thing)} along, on you"), ((thing_id, worn()),))
+        yield Move("along", Said.of(f"take {_name(thing)} along, on you"), ((thing_id, worn()),))
         return
     for target in targets(rigged.placing, thing_id):
         if target.why is None:
-            words = Said(text=f"take {_name(thing)} along: {plain(target.name)}")
+            words = Said.of(f"take {_name(thing)} along: {plain(target.name)}")
             yield Move("along", words, ((thing_id, target.place),))
 
 
@@ -199,7 +199,7 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
         on_thing = isinstance(target.on, OnThing)
         inside = isinstance(target.on, OnThing) and target.on.where == "in"
         where = f" {plain(target.name)}" if on_thing else f": {plain(target.name)}"
-        words = Said(text=f"{_name(thing)}{where}")
+        words = Said.of(f"{_name(thing)}{where}")
         yield Move("into" if inside else "place", words, ((thing_id, target.place),))
         if isinstance(target.on, OnWell):
             sx, sy = target.slide_m
@@ -230,7 +230,7 @@ def aside_of_seat(rigged: Rigged, place: Place) -> Iterator[Place]:
 def _deck_words(rigged: Rigged, thing: Thing, place: Place) -> Said:
     where = whereabouts(rigged.floating.hull, rigged.setup.seat, place.x_m, place.y_m).lower()
     side = "" if abs(place.y_m) < 0.05 else " to port" if place.y_m > 0 else " to starboard"
-    return Said(text=f"{_name(thing)} {where}{side}")
+    return Said.of(f"{_name(thing)} {where}{side}")
 
 
 def _turns(thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
@@ -264,7 +264,7 @@ def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterato
         if not (_goes(rigged, thing_id, theirs) and _goes(rigged, other_id, place)):
             continue
         yield Move(
-            "swap", Said(text=f"{_name(thing)} and {_name(other)} change places"),
+            "swap", Said.of(f"{_name(thing)} and {_name(other)} change places"),
             ((thing_id, _taking(place, theirs)), (other_id, _taking(theirs, place))),
         )  # fmt: skip
 

@@ -1,0 +1,57 @@
+"""What was measured before the house was re-laid, what is wanted, and how the figures are told."""
+
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+
+Times = np.ndarray[tuple[int], np.dtype[np.float64]]
+
+
+@dataclass(frozen=True)
+class Row:
+    """Medians and 95th percentiles in ms, of one machine with two cores; None: not measured."""
+
+    name: str
+    was: float | None
+    was_p95: float | None
+    wanted: float | None
+    wanted_p95: float | None = None
+
+
+ROWS = {
+    "60 kept": Row("60 aboard, one moved, with findings", 29, None, 8),
+    "60 cold": Row("the same, cold", 29, None, 18),
+    "500 kept": Row("500 aboard as packed, one moved", None, None, 25),
+    "500 cold": Row("the same, cold", None, None, None),
+    "demo kept": Row("the full demo, one moved", 22, None, None),
+    "demo cold": Row("the same, cold", 22, None, None),
+    "equilibrium": Row("equilibrium, 25 stations, 60 loads", 2.6, None, 1.5),
+    "curve": Row("with a 37-angle curve", 13, None, 8),
+    "best move": Row("best move for one finding", 265, 664, 250, 400),
+    "arrange": Row("arranging 25", None, None, 2000),
+    "start": Row("server start", None, None, 1500),
+    "preview": Row("preview of the full demo, loopback", 49, None, 15, 20),
+    "paint": Row("first paint of the Bench", None, None, 1000),
+    "drag": Row("drag, pointer to drawn", 87, 139, 33, 50),
+    "drag aside": Row("the same while arranging", None, None, None),
+}
+
+
+def head() -> None:
+    """The line above the figures."""
+    print(f"{'ms':38} {'median':>8} {'p95':>8}   {'was':>6} {'p95':>6}   {'wanted':>6} {'p95':>6}")
+
+
+def tell(key: str, taken: Times | list[float] | float) -> None:
+    """One line: what it took, what it took before, and what is wanted."""
+    row, all_ms = ROWS[key], np.atleast_1d(np.asarray(taken, dtype=float))
+    median, late = np.percentile(all_ms, [50, 95])
+    print(
+        f"{row.name:38} {_ms(median):>8} {_ms(late if len(all_ms) > 1 else None):>8}   "
+        f"{_ms(row.was):>6} {_ms(row.was_p95):>6}   {_ms(row.wanted):>6} {_ms(row.wanted_p95):>6}"
+    )
+
+
+def _ms(value: Any) -> str:
+    return "–" if value is None else f"{value:.1f}" if value < 100 else f"{value:.0f}"

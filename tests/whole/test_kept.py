@@ -1,0 +1,118 @@
+"""What is kept from the evaluation before: the answer is the one worked out from nothing."""
+
+from typing import Any
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from neat_hull.errors import InputErrors
+from neat_hull.files.demo import demo_setups
+from neat_hull.model.setup import OnThing, OnWell, Place, Setup
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.whole.evaluate import evaluate, evaluated, live
+
+DEMO = demo_setups()[0]
+CRATE = 9
+
+
+def moved(setup: Setup, draw: st.DrawFn) -> Setup:
+    thing_id = draw(st.sampled_from(sorted(setup.places)))
+    place = setup.places[thing_id]
+    by = draw(st.sampled_from([0.0, 0.001, -0.02, 0.15, -0.6]))
+    update: dict[str, Any] = {"x_m": place.x_m + by} if draw(st.booleans()) else {"turn_deg": 90.0}
+    return put(setup, thing_id, place.model_copy(update=update))
+
+
+def put(setup: Setup, thing_id: int, place: Place) -> Setup:
+    return setup.model_copy(update={"places": {**setup.places, thing_id: place}})
+
+
+def put_in_the_crate(setup: Setup, draw: st.DrawFn) -> Setup:
+    loose = [
+        i for i, p in setup.places.items()
+        if i != CRATE and isinstance(p.on, OnWell | None) and setup.things[i].shape == "box"
+    ]  # fmt: skip
+    if CRATE not in setup.places or not loose:
+        return setup
+    inside = Place(x_m=0.0, y_m=0.05, z_m=None, turn_deg=0.0, tilt_deg=0.0,
+                   on=OnThing(thing=CRATE, where="in"))  # fmt: skip
+    return put(setup, draw(st.sampled_from(loose)), inside)
+
+
+def ashore_or_aboard(setup: Setup, draw: st.DrawFn) -> Setup:
+    thing_id = draw(st.sampled_from(sorted(setup.things)))
+    holds = {p.on.thing for p in setup.places.values() if isinstance(p.on, OnThing)}
+    if thing_id in setup.places:
+        left = {i: p for i, p in setup.places.items() if i != thing_id}
+        return setup if thing_id in holds else setup.model_copy(update={"places": left})
+    return put(setup, thing_id, Place(x_m=2.4, y_m=0.1, z_m=None, turn_deg=0.0, tilt_deg=0.0))
+
+
+def heavier(setup: Setup, draw: st.DrawFn) -> Setup:
+    thing_id = draw(st.sampled_from(sorted(setup.things)))
+    thing = setup.things[thing_id]
+    grown = thing.model_copy(update={"mass_kg": thing.mass_kg * 1.3, "name": f"{thing.name} x"})
+    return setup.model_copy(update={"things": {**setup.things, thing_id: grown}})
+
+
+def seat_moved(setup: Setup, draw: st.DrawFn) -> Setup:
+    by = draw(st.sampled_from([0.02, -0.05]))
+    seat = setup.seat.model_copy(update={"x_m": setup.seat.x_m + by})
+    return setup.model_copy(update={"seat": seat})
+
+
+def angler_changed(setup: Setup, draw: st.DrawFn) -> Setup:
+    update = draw(st.sampled_from([{"mass_kg": 64.0}, {"stature_m": 1.62}, {"casts": "port"}]))
+    return setup.model_copy(update={"angler": setup.angler.model_copy(update=update)})
+
+
+def boat_changed(setup: Setup, draw: st.DrawFn) -> Setup:
+    boat = setup.boat
+    tape = boat.tape.model_copy(update={"depth_m": boat.tape.depth_m + 0.01})
+    track = boat.fittings[0].model_copy(update={"x_m": boat.fittings[0].x_m - 0.05})
+    update = draw(st.sampled_from([
+        {"tape": tape}, {"fittings": [track, *boat.fittings[1:]]}, {"rated_kg": 150.0},
+        {"hull_mass_kg": boat.hull_mass_kg + 2.0}, {"wells": boat.wells[:1]},
+    ]))  # fmt: skip
+    return setup.model_copy(update={"boat": boat.model_copy(update=update)})
+
+
+CHANGES = (moved, moved, moved, put_in_the_crate, ashore_or_aboard, heavier, seat_moved,
+           angler_changed, boat_changed)  # fmt: skip
+
+
+def require_same(kept: Any, cold: Any, where: str = "figures") -> None:
+    """Equal in every word, and in every number to 1e-9."""
+    if isinstance(cold, float):
+        assert kept == pytest.approx(cold, rel=1e-9, abs=1e-9), where
+    elif isinstance(cold, dict):
+        assert list(kept) == list(cold), where
+        for key in cold:
+            require_same(kept[key], cold[key], f"{where}.{key}")
+    elif isinstance(cold, list | tuple):
+        assert len(kept) == len(cold), where
+        for n, (one, other) in enumerate(zip(kept, cold, strict=True)):
+            require_same(one, other, f"{where}[{n}]")
+    else:
+        assert kept == cold, where
+
+
+@given(st.data())
+def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject) -> None:
+    @st.composite
+    def changed(draw: st.DrawFn, setup: Setup) -> Setup:
+        return draw(st.sampled_from(CHANGES))(setup, draw)
+
+    past: list[Setup] = [DEMO]
+    kept: Evaluated | None = evaluated(DEMO)
+    for _ in range(6):
+        undo = len(past) > 1 and data.draw(st.integers(0, 4)) == 0
+        setup = past[-2] if undo else data.draw(changed(past[-1]))
+        try:
+            cold = evaluate(setup)
+        except InputErrors:  # a hull that is none, a place in nothing: no answer to compare
+            continue
+        past = past[:-1] if undo else [*past, setup]
+        kept = evaluated(setup, (), kept)
+        require_same(live(kept).model_dump(), cold.model_dump())
