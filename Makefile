@@ -13,7 +13,7 @@ BIN := .venv/bin
 NB := node_modules/.bin
 WEB_SRC := $(shell find web/src web/public web/index.html web/vite.config.ts web/tsconfig.json -type f)
 
-.PHONY: demo test tools install build checks lint types check-types pytest bench shots lock chromium
+.PHONY: demo test nightly tools install build checks lint types check-types pytest bench shots lock chromium
 
 demo: tools build
 	@exec $(BIN)/neat-hull serve --demo --data "$(DATA)" --port $(PORT)
@@ -72,13 +72,17 @@ check-types: install
 	@$(BIN)/python scripts/openapi.py --check
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts --check >/dev/null || { echo "web/src/api/schema.d.ts is stale: run make types" >&2; exit 1; }
 
-# `make test K=gm` for one thing.
+# `make test K=gm` for one thing. Each worker has a server and a browser of its own, and waits now and
+# then, so that two cores keep three busy.
 pytest: install build chromium
-	@$(BIN)/pytest -q $(if $(K),-k "$(K)")
+	@$(BIN)/pytest -q -n 3 --dist worksteal $(if $(K),-k "$(K)")
+
+# The same with many more random examples.
+nightly: install build chromium
+	@NEAT_HULL_EXAMPLES=nightly $(BIN)/pytest -q -n 3 --dist worksteal -o timeout=3600
 
 bench: install build chromium
 	@$(BIN)/python -m benchmarks.evaluate
-	@$(BIN)/python -m benchmarks.angler
 	@$(BIN)/python -m benchmarks.judgement
 	@$(BIN)/python -m benchmarks.hydrostatics
 	@$(BIN)/python -m benchmarks.drag

@@ -41,10 +41,11 @@ def words(api: Any) -> str:
                 choices.setdefault(name, {})[field] = values
             if "default" in told:
                 usual.setdefault(name, {})[field] = told["default"]
-    return (
-        f"{HEAD}export const CHOICES = {json.dumps(choices, indent=2, ensure_ascii=False)} as const\n\n"
-        f"export const USUAL = {json.dumps(usual, indent=2, ensure_ascii=False)} as const\n"
-    )
+    told = [
+        f"export const {name} = {json.dumps(what, indent=2, ensure_ascii=False)} as const\n"
+        for name, what in (("CHOICES", choices), ("USUAL", usual))
+    ]
+    return HEAD + "\n".join(told)
 
 
 def main() -> int:

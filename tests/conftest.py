@@ -1,8 +1,7 @@
 """How the tests run: random examples without a clock, few by day and many by night."""
 
-import os
-
 from hypothesis import HealthCheck, settings
+from tests.examples import NIGHTLY
 
 # A busy machine is no fault of ours, so no example has a deadline. `make nightly` asks for many.
 settings.register_profile(
@@ -11,4 +10,4 @@ settings.register_profile(
 settings.register_profile(
     "nightly", deadline=None, max_examples=1000, suppress_health_check=list(HealthCheck)
 )
-settings.load_profile(os.environ.get("NEAT_HULL_EXAMPLES", "daily"))
+settings.load_profile("nightly" if NIGHTLY else "daily")

@@ -10,10 +10,11 @@ from pathlib import Path
 from typing import Protocol
 
 import uvicorn
+from tests.filled import filled
 
 from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo, instrument_for
-from neat_hull.store.connect import open_store
+from neat_hull.api.state import SetupCache
+from neat_hull.cli.serve import instrument_for
 
 CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
 FLAGS = [
@@ -73,18 +74,21 @@ class ServerThread:
     """The same application in a thread: seconds quicker where no test stops the server."""
 
     def __init__(self, data: Path) -> None:
-        open_store(data)
-        fill_with_demo(data)
-        self._data = data
+        self._data = filled(data)
         self.start()
+
+    def over(self, data: Path) -> None:
+        """From here on serve a fresh file with the demo."""
+        self._app.state.data, self._app.state.cache = filled(data), SetupCache()
 
     def start(self) -> None:
         """Start; the socket listens at once, so the first request waits and does not fail."""
         listening = socket.create_server(("127.0.0.1", 0))
         self.url = f"http://127.0.0.1:{listening.getsockname()[1]}"
         self._feed = instrument_for(None, demo=True)
-        app = create_app(self._data, SCREENS, listener=self._feed.__enter__())
-        self._server = uvicorn.Server(uvicorn.Config(app, log_level="warning", lifespan="off"))
+        self._app = create_app(self._data, SCREENS, listener=self._feed.__enter__())
+        config = uvicorn.Config(self._app, log_level="warning", lifespan="off")
+        self._server = uvicorn.Server(config)
         self._thread = threading.Thread(
             target=self._server.run, kwargs={"sockets": [listening]}, daemon=True
         )

@@ -32,12 +32,23 @@ def test_every_picture_is_linked_and_there() -> None:
 
 
 @pytest.mark.parametrize("page", ["README.md", "docs/physics.md", "docs/files.md",
-                                  "docs/architecture.md"])  # fmt: skip
+                                  "docs/architecture.md", "docs/extend.md"])  # fmt: skip
 def test_links_of_the_pages_lead_somewhere(page: str) -> None:
     path = ROOT / page
     for link in re.findall(r"\]\(([^)#]+)\)", path.read_text(encoding="utf-8")):
         if not link.startswith("http"):
             assert (path.parent / link).exists(), link
+
+
+@pytest.mark.parametrize("page", ["docs/physics.md", "docs/architecture.md"])
+def test_files_of_code_that_the_pages_name_are_there(page: str) -> None:
+    text = (ROOT / page).read_text(encoding="utf-8")
+    named = [
+        name for name in re.findall(r"`([\w/]+/[\w/]+\.(?:py|ts))`", text) if "NAME" not in name
+    ]
+    assert len(named) > 5
+    homes = (ROOT, ROOT / "src/neat_hull")
+    assert [name for name in named if not any((home / name).exists() for home in homes)] == []
 
 
 def test_formulas_that_code_points_to_are_there() -> None:

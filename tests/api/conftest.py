@@ -5,19 +5,15 @@ from pathlib import Path
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.filled import filled
 
 from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
-from neat_hull.store.connect import open_store
 
 
 @pytest.fixture
 def data(tmp_path: Path) -> Path:
     """A data file with the demo."""
-    path = tmp_path / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    return path
+    return filled(tmp_path / "boats.sqlite")
 
 
 @pytest.fixture

@@ -9,24 +9,23 @@ import schemathesis
 from hypothesis import HealthCheck, Phase, settings
 from schemathesis import Case
 from schemathesis.checks import not_a_server_error
+from tests.examples import NIGHTLY
+from tests.filled import filled
 
 from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
-from neat_hull.store.connect import open_store
 
 _FOLDER = tempfile.TemporaryDirectory()
 atexit.register(_FOLDER.cleanup)
 DATA = Path(_FOLDER.name) / "fuzzed.sqlite"
-open_store(DATA)
-fill_with_demo(DATA)
+filled(DATA)
 APP = create_app(DATA, hosts=frozenset({"testserver", "localhost", "127.0.0.1"}))
 SCHEMA = schemathesis.openapi.from_asgi("/api/openapi.json", APP)
 
 
 # Whole boats are evaluated many times over for each of these answers: they are asked the same
 # bodies as a preview, but fewer of them.
-SLOW = r"/(afloat|advice|arrange)$"
-SOME = settings(max_examples=6, deadline=None, derandomize=True,
+SLOW = r"/(afloat|advice|arrange|reach|boat/calibration)$"
+SOME = settings(max_examples=60 if NIGHTLY else 4, deadline=None, derandomize=not NIGHTLY,
                 suppress_health_check=list(HealthCheck))  # fmt: skip
 
 

@@ -6,12 +6,11 @@ from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.filled import filled
 
 from neat_hull.api.app import create_app
-from neat_hull.cli.serve import fill_with_demo
 from neat_hull.instruments.listener import Listener
 from neat_hull.instruments.sentences import tilt_sentence
-from neat_hull.store.connect import open_store
 
 PATHS = create_app(Path("unused")).openapi()["paths"]
 ALL = [(verb, path) for path, verbs in PATHS.items() for verb in verbs]
@@ -22,10 +21,7 @@ WITH_BODY = [(verb, path) for verb, path in ALL if "requestBody" in PATHS[path][
 @pytest.fixture(scope="module")
 def data(tmp_path_factory: pytest.TempPathFactory) -> Path:
     """One file for all: nothing here may change it."""
-    path = tmp_path_factory.mktemp("data") / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    return path
+    return filled(tmp_path_factory.mktemp("data") / "boats.sqlite")
 
 
 @pytest.fixture(scope="module")

@@ -5,18 +5,33 @@ from pathlib import Path
 from typing import Any
 
 import pytest
-from playwright.sync_api import Page
+from playwright.sync_api import Page, expect
 from tests.servers import CHROMIUM, FLAGS, Server, ServerProcess, ServerThread
+
+# A busy machine is slow, not wrong; what never comes is told a little later.
+expect.set_options(timeout=20_000)
+
+
+@pytest.fixture(scope="session")
+def shared(tmp_path_factory: pytest.TempPathFactory) -> Iterator[ServerThread]:
+    """The server of all tests that do not stop it."""
+    server = ServerThread(tmp_path_factory.mktemp("shared") / "boats.sqlite")
+    yield server
+    server.stop()
 
 
 @pytest.fixture
 def server(tmp_path: Path, request: pytest.FixtureRequest) -> Iterator[Server]:
     """A server with the demo; `@pytest.mark.real_server` asks for a process of its own."""
-    real = request.node.get_closest_marker("real_server") is not None
-    kind = ServerProcess if real else ServerThread
-    server: Server = kind(tmp_path / "boats.sqlite")
-    yield server
-    server.stop()
+    data = tmp_path / "boats.sqlite"
+    if request.node.get_closest_marker("real_server") is None:
+        shared: ServerThread = request.getfixturevalue("shared")
+        shared.over(data)
+        yield shared
+        return
+    process = ServerProcess(data)
+    yield process
+    process.stop()
 
 
 @pytest.fixture(scope="session")

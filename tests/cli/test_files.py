@@ -6,14 +6,14 @@ from pathlib import Path
 from typing import Any
 
 import pytest
+from tests.filled import filled
 from typer.testing import CliRunner
 
 from neat_hull.api.state import state_of
 from neat_hull.cli.main import app
-from neat_hull.cli.serve import fill_with_demo
 from neat_hull.files.demo import demo_setups
 from neat_hull.files.setup_file import write_setup
-from neat_hull.store.connect import connect, open_store, transaction
+from neat_hull.store.connect import connect, transaction
 from neat_hull.store.history import undo
 from neat_hull.store.setups import list_setups, load_setup
 
@@ -21,10 +21,7 @@ from neat_hull.store.setups import list_setups, load_setup
 @pytest.fixture
 def data(tmp_path: Path) -> Path:
     """A data file with the demo."""
-    path = tmp_path / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    return path
+    return filled(tmp_path / "boats.sqlite")
 
 
 @pytest.fixture

@@ -4,8 +4,9 @@ import json
 from typing import Any
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
+from tests.examples import examples
 
 from neat_hull.errors import InputErrors
 from neat_hull.files.demo import demo_setups
@@ -28,7 +29,7 @@ def test_a_setup_comes_back_with_equal_figures(setup: Any) -> None:
     assert evaluate(back) == evaluate(setup)
 
 
-@settings(max_examples=25, deadline=None)
+@examples(25)
 @given(st.text(min_size=1, max_size=80), st.floats(0.05, 3.5), st.floats(-0.4, 0.4))
 def test_any_name_and_place_survive(name: str, x_m: float, y_m: float) -> None:
     setup = DEMO[0]

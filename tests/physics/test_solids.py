@@ -57,6 +57,17 @@ def test_gaps_that_can_be_worked_out(other: Solids, apart: float) -> None:
     assert gap(other, UNIT) == pytest.approx(apart, abs=1e-4)
 
 
+def test_a_ball_is_as_far_from_a_rod_a_box_and_a_ball_as_its_middle_is() -> None:
+    """A rod of no length is a ball; asked from either side, and by both ways of asking."""
+    ball = rod((2.0, 0.3, 0.0), (2.0, 0.3, 0.0), 0.05)
+    along, other = rod((0, 0, 0), (4, 0, 0), 0.02), rod((2.0, 0.3, 1.0), (2.0, 0.3, 1.0), 0.1)
+    for one, apart in ((along, 0.3 - 0.07), (UNIT, 1.5 - 0.05), (other, 1.0 - 0.15)):
+        for a, b in ((ball, one), (one, ball)):
+            assert gap(a, b) == pytest.approx(apart)
+            rows, found = closer(a, b, np.array([9.0]))
+            assert (rows.tolist(), found.gap_m.tolist()) == ([0], pytest.approx([apart]))
+
+
 def test_crossed_and_parallel_rods() -> None:
     crossed = gap(rod((-1, 0, 0), (1, 0, 0)), rod((0, -1, 0.3), (0, 1, 0.3)))
     assert crossed == pytest.approx(0.3, abs=1e-4)

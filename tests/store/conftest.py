@@ -5,18 +5,15 @@ from pathlib import Path
 from sqlite3 import Connection
 
 import pytest
+from tests.filled import filled
 
-from neat_hull.cli.serve import fill_with_demo
-from neat_hull.store.connect import connect, open_store
+from neat_hull.store.connect import connect
 
 
 @pytest.fixture
 def data(tmp_path: Path) -> Path:
     """The file."""
-    path = tmp_path / "folder" / "boats.sqlite"
-    open_store(path)
-    fill_with_demo(path)
-    return path
+    return filled(tmp_path / "folder" / "boats.sqlite")
 
 
 @pytest.fixture

@@ -4,8 +4,9 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
+from tests.examples import examples
 from tests.judged import (
     ANCHOR,
     BATTERY,
@@ -146,6 +147,7 @@ def by_limit(code: str, key: LimitKey, base: Setup) -> Case:
     )
 
 
+LEASHED = known(put(CLEAN, BATTERY, 1.9), BATTERY, fixing={"leashed": True})
 CASES = [
     case("over-the-rating", lambda: boat(CLEAN, rated_kg=CARRIED - 0.01),
          lambda: boat(CLEAN, rated_kg=CARRIED)),
@@ -209,8 +211,8 @@ CASES = [
     case("lost-in-a-capsize", lambda: known(CLEAN, PLIERS, price=51.0),
          lambda: known(known(known(CLEAN, PLIERS, price=50.0), TRAY, price=0.0), WATER, price=0.0)),
     case("lines-about-the-legs",
-         lambda: limit(known(put(CLEAN, BATTERY, 1.9), BATTERY, fixing={"leashed": True}), "lines", 1),
-         lambda: limit(known(put(CLEAN, BATTERY, 1.9), BATTERY, fixing={"leashed": True}), "lines", 2)),
+         lambda: limit(LEASHED, "lines", 1),
+         lambda: limit(LEASHED, "lines", 2)),
     case("cleat-unknown", lambda: put(CLEAN, ANCHOR, 1.62, -0.30), lambda: cleat(1.30, 0.30)),
     case("cleat-at-the-beam", lambda: cleat(1.3, 0.36), lambda: cleat(1.0, 0.36)),
     case("cleat-out-of-hand", lambda: cleat(1.3, 0.3), lambda: cleat(1.7, 0.3)),
@@ -328,7 +330,7 @@ def test_the_same_setup_mirrored_has_the_same_figures_found() -> None:
 
 
 @given(st.data())
-@settings(max_examples=25, deadline=None)
+@examples(25)
 def test_no_setup_however_odd_upsets_a_rule(data: st.DataObject) -> None:
     places = {}
     for thing_id in data.draw(st.lists(st.sampled_from(sorted(FULL.things)), unique=True)):

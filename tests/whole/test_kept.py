@@ -1,5 +1,6 @@
 """What is kept from the evaluation before: the answer is the one worked out from nothing."""
 
+from collections.abc import Callable
 from typing import Any
 
 import pytest
@@ -12,11 +13,12 @@ from neat_hull.model.setup import OnThing, OnWell, Place, Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.whole.evaluate import evaluate, evaluated, live
 
+Draw = Callable[[st.SearchStrategy[Any]], Any]
 DEMO = demo_setups()[0]
 CRATE = 9
 
 
-def moved(setup: Setup, draw: st.DrawFn) -> Setup:
+def moved(setup: Setup, draw: Draw) -> Setup:
     thing_id = draw(st.sampled_from(sorted(setup.places)))
     place = setup.places[thing_id]
     by = draw(st.sampled_from([0.0, 0.001, -0.02, 0.15, -0.6]))
@@ -28,7 +30,7 @@ def put(setup: Setup, thing_id: int, place: Place) -> Setup:
     return setup.model_copy(update={"places": {**setup.places, thing_id: place}})
 
 
-def put_in_the_crate(setup: Setup, draw: st.DrawFn) -> Setup:
+def put_in_the_crate(setup: Setup, draw: Draw) -> Setup:
     loose = [
         i for i, p in setup.places.items()
         if i != CRATE and isinstance(p.on, OnWell | None) and setup.things[i].shape == "box"
@@ -40,7 +42,7 @@ def put_in_the_crate(setup: Setup, draw: st.DrawFn) -> Setup:
     return put(setup, draw(st.sampled_from(loose)), inside)
 
 
-def ashore_or_aboard(setup: Setup, draw: st.DrawFn) -> Setup:
+def ashore_or_aboard(setup: Setup, draw: Draw) -> Setup:
     thing_id = draw(st.sampled_from(sorted(setup.things)))
     holds = {p.on.thing for p in setup.places.values() if isinstance(p.on, OnThing)}
     if thing_id in setup.places:
@@ -49,33 +51,38 @@ def ashore_or_aboard(setup: Setup, draw: st.DrawFn) -> Setup:
     return put(setup, thing_id, Place(x_m=2.4, y_m=0.1, z_m=None, turn_deg=0.0, tilt_deg=0.0))
 
 
-def heavier(setup: Setup, draw: st.DrawFn) -> Setup:
+def heavier(setup: Setup, draw: Draw) -> Setup:
     thing_id = draw(st.sampled_from(sorted(setup.things)))
     thing = setup.things[thing_id]
     grown = thing.model_copy(update={"mass_kg": thing.mass_kg * 1.3, "name": f"{thing.name} x"})
     return setup.model_copy(update={"things": {**setup.things, thing_id: grown}})
 
 
-def seat_moved(setup: Setup, draw: st.DrawFn) -> Setup:
+def seat_moved(setup: Setup, draw: Draw) -> Setup:
     by = draw(st.sampled_from([0.02, -0.05]))
     seat = setup.seat.model_copy(update={"x_m": setup.seat.x_m + by})
     return setup.model_copy(update={"seat": seat})
 
 
-def angler_changed(setup: Setup, draw: st.DrawFn) -> Setup:
-    update = draw(st.sampled_from([{"mass_kg": 64.0}, {"stature_m": 1.62}, {"casts": "port"}]))
+def angler_changed(setup: Setup, draw: Draw) -> Setup:
+    updates: list[dict[str, Any]] = [{"mass_kg": 64.0}, {"stature_m": 1.62}, {"casts": "port"}]
+    update = draw(st.sampled_from(updates))
     return setup.model_copy(update={"angler": setup.angler.model_copy(update=update)})
 
 
-def boat_changed(setup: Setup, draw: st.DrawFn) -> Setup:
+def boat_changed(setup: Setup, draw: Draw) -> Setup:
     boat = setup.boat
     tape = boat.tape.model_copy(update={"depth_m": boat.tape.depth_m + 0.01})
     track = boat.fittings[0].model_copy(update={"x_m": boat.fittings[0].x_m - 0.05})
-    update = draw(st.sampled_from([
-        {"tape": tape}, {"fittings": [track, *boat.fittings[1:]]}, {"rated_kg": 150.0},
-        {"hull_mass_kg": boat.hull_mass_kg + 2.0}, {"wells": boat.wells[:1]},
-    ]))  # fmt: skip
-    return setup.model_copy(update={"boat": boat.model_copy(update=update)})
+    updates: list[dict[str, Any]] = [
+        {"tape": tape},
+        {"fittings": [track, *boat.fittings[1:]]},
+        {"rated_kg": 150.0},
+        {"hull_mass_kg": boat.hull_mass_kg + 2.0},
+        {"wells": boat.wells[:1]},
+    ]
+    changed = boat.model_copy(update=draw(st.sampled_from(updates)))
+    return setup.model_copy(update={"boat": changed})
 
 
 CHANGES = (moved, moved, moved, put_in_the_crate, ashore_or_aboard, heavier, seat_moved,
@@ -100,15 +107,11 @@ def require_same(kept: Any, cold: Any, where: str = "figures") -> None:
 
 @given(st.data())
 def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject) -> None:
-    @st.composite
-    def changed(draw: st.DrawFn, setup: Setup) -> Setup:
-        return draw(st.sampled_from(CHANGES))(setup, draw)
-
     past: list[Setup] = [DEMO]
     kept: Evaluated | None = evaluated(DEMO)
     for _ in range(6):
         undo = len(past) > 1 and data.draw(st.integers(0, 4)) == 0
-        setup = past[-2] if undo else data.draw(changed(past[-1]))
+        setup = past[-2] if undo else data.draw(st.sampled_from(CHANGES))(past[-1], data.draw)
         try:
             cold = evaluate(setup)
         except InputErrors:  # a hull that is none, a place in nothing: no answer to compare

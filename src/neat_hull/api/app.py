@@ -53,9 +53,20 @@ def create_app(
     app.state.data, app.state.cache, app.state.listener = data, SetupCache(), listener
     v1 = APIRouter(prefix="/api/v1")
     for part in (
-        setup_files, setups, changes, placing, boat, anglers, gear, afloat, reach, findings, advice,
-        compare, instrument,
-    ):  # fmt: skip
+        setup_files,
+        setups,
+        changes,
+        placing,
+        boat,
+        anglers,
+        gear,
+        afloat,
+        reach,
+        findings,
+        advice,
+        compare,
+        instrument,
+    ):
         v1.include_router(part.router)
     app.include_router(v1)
     for kind in STATUS:

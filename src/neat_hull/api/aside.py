@@ -72,6 +72,8 @@ class Aside:
             here, there = _SPAWN.Pipe()
             self._process = _SPAWN.Process(target=_serve, args=(there,), daemon=True)
             self._process.start()
+            if hasattr(os, "setpriority"):  # from its first import on
+                os.setpriority(os.PRIO_PROCESS, self._process.pid or 0, _NICE)
             there.close()
             self._pipe = here
         return self._pipe
@@ -98,7 +100,6 @@ def only(answers: Iterator[T]) -> T:
 def _serve(pipe: Connection) -> None:
     """Answer question after question, until the asker is gone."""
     signal.signal(signal.SIGINT, signal.SIG_IGN)  # Ctrl-C is the server's to handle
-    os.nice(_NICE)
     import neat_hull.whole.arrange  # noqa: F401 - at once, not with the first question
 
     while True:

@@ -41,8 +41,19 @@ class PlaceChange(Seen):
 class PlacesChange(Seen):
     """Several things put, moved or taken ashore as one step; `verb` is how the history calls it."""
 
-    verb: Literal["Move", "Mirror", "Turn", "Align", "Lock", "Unlock", "Group", "Ungroup",
-                  "Put aboard", "Take ashore", "Reorder"]  # fmt: skip
+    verb: Literal[
+        "Move",
+        "Mirror",
+        "Turn",
+        "Align",
+        "Lock",
+        "Unlock",
+        "Group",
+        "Ungroup",
+        "Put aboard",
+        "Take ashore",
+        "Reorder",
+    ]
     places: list[TrialPlace] = Field(min_length=1, max_length=1000)
 
 

@@ -79,8 +79,6 @@ def take_back(setup_id: SetupId, key: str, revision: int, db: Db) -> SetupState:
     return _judged(db, stored, revision, judging, f"Accept no longer: {key.split(':')[0]}")
 
 
-def _judged(
-    db: Db, stored: StoredSetup, seen: int, judging: Judging, label: str
-) -> SetupState:  # fmt: skip
+def _judged(db: Db, stored: StoredSetup, seen: int, judging: Judging, label: str) -> SetupState:
     row = setup_row(stored.setup_id, stored.setup.model_copy(update={"judging": judging}))
     return apply_step(db, stored.setup_id, seen, label, [row], "judging")

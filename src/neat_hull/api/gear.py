@@ -98,8 +98,11 @@ def get_photo(photo_id: Annotated[int, PathParam(ge=1, le=2**62)], db: Db) -> Re
     """A picture as it came."""
     image = load_photo(db, photo_id)
     # Nothing but a picture, whatever else is in the bytes.
-    headers = {"X-Content-Type-Options": "nosniff", "Content-Security-Policy": "default-src 'none'",
-               "Cache-Control": "private, max-age=31536000, immutable"}  # fmt: skip
+    headers = {
+        "X-Content-Type-Options": "nosniff",
+        "Content-Security-Policy": "default-src 'none'",
+        "Cache-Control": "private, max-age=31536000, immutable",
+    }
     return Response(image, media_type=media_type(image), headers=headers)
 
 

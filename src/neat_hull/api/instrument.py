@@ -35,8 +35,15 @@ def instrument(request: Request) -> Instrument:
     """What the instrument says now."""
     listener: Listener | None = request.app.state.listener
     if listener is None:
-        return Instrument(state="off", heel_deg=None, trim_deg=None, force_kg=None,
-                          spread_deg=None, age_s=None, garbled=0)  # fmt: skip
+        return Instrument(
+            state="off",
+            heel_deg=None,
+            trim_deg=None,
+            force_kg=None,
+            spread_deg=None,
+            age_s=None,
+            garbled=0,
+        )
     return Instrument(**asdict(listener.heard()))
 
 

@@ -43,10 +43,16 @@ def lines(figures: Figures) -> Iterator[str]:
 
 
 _UNIT: dict[HowKind, tuple[float, str, int]] = {
-    "mass": (1.0, "\u00a0kg", 1), "length": (100.0, "\u00a0cm", 1), "angle": (1.0, "°", 1),
-    "ratio": (100.0, "\u00a0%", 0), "moment": (1.0, "\u00a0kg·m", 1), "count": (1.0, "", 0),
-    "price": (1.0, "", 0), "warmth": (1.0, "\u00a0°C", 0), "volume": (1000.0, "\u00a0L", 1),
-}  # fmt: skip
+    "mass": (1.0, "\u00a0kg", 1),
+    "length": (100.0, "\u00a0cm", 1),
+    "angle": (1.0, "°", 1),
+    "ratio": (100.0, "\u00a0%", 0),
+    "moment": (1.0, "\u00a0kg·m", 1),
+    "count": (1.0, "", 0),
+    "price": (1.0, "", 0),
+    "warmth": (1.0, "\u00a0°C", 0),
+    "volume": (1000.0, "\u00a0L", 1),
+}
 
 
 def said(words: Said) -> str:

@@ -2,6 +2,7 @@
 
 import errno
 import socket
+import threading
 from collections.abc import Iterator
 from contextlib import contextmanager, suppress
 from pathlib import Path
@@ -10,6 +11,7 @@ import typer
 import uvicorn
 
 from neat_hull.api.app import LOOPBACK, create_app
+from neat_hull.api.aside import ASIDE
 from neat_hull.errors import StoreError
 from neat_hull.files.demo import demo_setups
 from neat_hull.instruments.listener import Listener
@@ -39,8 +41,11 @@ def serve(
         shown = f"[{host}]" if ":" in host else host
         address = f"Neat Hull is at http://{shown}:{port}  (data: {data}; Ctrl-C stops it)"
         server = _Server(uvicorn.Config(app, log_level="warning", access_log=False), address)
-        with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
-            server.run(sockets=[listening])
+        try:
+            with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
+                server.run(sockets=[listening])
+        finally:
+            ASIDE.close()
     typer.echo("Neat Hull has stopped; everything is saved.")
 
 
@@ -80,6 +85,7 @@ class _Server(uvicorn.Server):
         """As uvicorn's, then print the address."""
         await super().startup(sockets)
         typer.echo(self._address)
+        threading.Thread(target=ASIDE.warm, daemon=True).start()
 
 
 def fill_with_demo(data: Path) -> None:

@@ -91,7 +91,7 @@ def _filled_in(first: FirstMeasures) -> Setup:
         ),
         things={},
         places={},
-    )  # fmt: skip
+    )
 
 
 def _wells(first: FirstMeasures, floor_m: float) -> list[WellBox]:

@@ -25,12 +25,19 @@ _YES, _NO = {"yes", "y", "true", "1", "x"}, {"no", "n", "false", "0", ""}
 _USUAL = {"shape": "box", "evidence": "guess", "length_m": 0.2, "width_m": 0.15, "height_m": 0.1}
 # Fields that the first version had flat, by the path that they have now.
 _WERE_FLAT: dict[tuple[str, ...], str] = {
-    ("fixing", "by"): "fixed", ("fixing", "leashed"): "leashed", ("care", "wants_dry"): "wants_dry",
-    ("rod", "butt_m"): "butt_m", ("rod", "reel"): "reel", ("container", "opens"): "opens",
-    ("container", "length_m"): "inner_length_m", ("container", "width_m"): "inner_width_m",
-    ("container", "height_m"): "inner_height_m", ("fill", "empty_kg"): "empty_kg",
-    ("fill", "filled"): "filled", ("fill", "sloshes"): "sloshes",
-}  # fmt: skip
+    ("fixing", "by"): "fixed",
+    ("fixing", "leashed"): "leashed",
+    ("care", "wants_dry"): "wants_dry",
+    ("rod", "butt_m"): "butt_m",
+    ("rod", "reel"): "reel",
+    ("container", "opens"): "opens",
+    ("container", "length_m"): "inner_length_m",
+    ("container", "width_m"): "inner_width_m",
+    ("container", "height_m"): "inner_height_m",
+    ("fill", "empty_kg"): "empty_kg",
+    ("fill", "filled"): "filled",
+    ("fill", "sloshes"): "sloshes",
+}
 MOST_ROWS = 2000
 
 

@@ -57,10 +57,15 @@ def _columns(header: list[str]) -> dict[str, tuple[int, float]]:
     if missing:
         units = ", ".join(LENGTH_M)
         raise InputErrors(
-            [InputError("line 1", ",".join(header)[:80],
-                        f"no column for {' and '.join(missing)}: name it with its unit, "
-                        f"such as {missing[0]}_cm (units: {units})")]
-        )  # fmt: skip
+            [
+                InputError(
+                    "line 1",
+                    ",".join(header)[:80],
+                    f"no column for {' and '.join(missing)}: name it with its unit, "
+                    f"such as {missing[0]}_cm (units: {units})",
+                )
+            ]
+        )
     return found
 
 

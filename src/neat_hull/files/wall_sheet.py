@@ -145,8 +145,10 @@ class _Page:
     def table(self, things: list[Numbered], drawing: Drawing, edge: _Edge) -> None:
         """Where each thing goes; closer lines where there are many."""
         head = ("", "thing", "from the bow", "off the middle", "height", "weight")
-        at = [_MARGIN + share * (self._width - 2 * _MARGIN) for share in
-              (0.0, 0.045, 0.50, 0.62, 0.79, 0.90)]  # fmt: skip
+        at = [
+            _MARGIN + share * (self._width - 2 * _MARGIN)
+            for share in (0.0, 0.045, 0.50, 0.62, 0.79, 0.90)
+        ]
         room = self._y - _MARGIN - 44
         step = max(4.0, min(12.0, room / (len(things) + 2)))
         size = min(9.0, step * 0.8)

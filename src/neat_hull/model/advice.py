@@ -7,8 +7,9 @@ from neat_hull.model.findings import Finding
 from neat_hull.model.said import Said
 from neat_hull.model.setup import Place, SeatPlace
 
-MoveKind = Literal["slide", "place", "into", "mirror", "swap", "turn", "seat", "wear", "along",
-                   "ashore"]  # fmt: skip
+MoveKind = Literal[
+    "slide", "place", "into", "mirror", "swap", "turn", "seat", "wear", "along", "ashore"
+]
 
 
 class Placed(Answer):

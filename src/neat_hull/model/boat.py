@@ -140,10 +140,19 @@ class Recess(FittingBase):
 
 
 Fitting = Annotated[
-    Track | SeatRail | Hatch | FlushTube | Scupper | Handle | Cleat | FootBrace | DriveWell
-    | RudderMount | Recess,
+    Track
+    | SeatRail
+    | Hatch
+    | FlushTube
+    | Scupper
+    | Handle
+    | Cleat
+    | FootBrace
+    | DriveWell
+    | RudderMount
+    | Recess,
     Field(discriminator="kind"),
-]  # fmt: skip
+]
 
 
 class WellBox(Model):

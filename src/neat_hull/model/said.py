@@ -11,9 +11,19 @@ Verdict = Literal["fine", "watch", "fix", "stop"]
 
 
 HowKind = Literal[
-    "mass", "length", "angle", "area", "volume", "moment", "ratio", "density", "energy", "count",
-    "price", "warmth",
-]  # fmt: skip
+    "mass",
+    "length",
+    "angle",
+    "area",
+    "volume",
+    "moment",
+    "ratio",
+    "density",
+    "energy",
+    "count",
+    "price",
+    "warmth",
+]
 
 
 class Amount(Answer):

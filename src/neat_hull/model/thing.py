@@ -12,12 +12,27 @@ from neat_hull.model.base import Model
 from neat_hull.model.boat import Evidence
 
 Kind = Literal[
-    "rod", "holder", "electronics", "power", "safety", "anchor", "seat", "storage", "tackle",
-    "clothes", "drive", "fish", "bait", "cart", "paddle", "other",
-]  # fmt: skip
+    "rod",
+    "holder",
+    "electronics",
+    "power",
+    "safety",
+    "anchor",
+    "seat",
+    "storage",
+    "tackle",
+    "clothes",
+    "drive",
+    "fish",
+    "bait",
+    "cart",
+    "paddle",
+    "other",
+]
 Use = Literal["each cast", "each fish", "hourly", "once", "ashore", "emergency"]
-Fixed = Literal["track bolt", "ball", "flush tube", "strap", "bungee", "hook-and-loop", "plate",
-                "loose"]  # fmt: skip
+Fixed = Literal[
+    "track bolt", "ball", "flush tube", "strap", "bungee", "hook-and-loop", "plate", "loose"
+]
 Shape = Literal["box", "cylinder", "bag", "rod", "pole"]
 Reel = Literal["none", "under", "over"]
 Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]

@@ -16,9 +16,19 @@ Row = dict[str, Any]
 
 # Fields that a thing had beside its aspects.
 _OLD_THING = (
-    "fixed", "leashed", "wants_dry", "butt_m", "reel", "inner_length_m", "inner_width_m",
-    "inner_height_m", "opens", "empty_kg", "filled", "sloshes",
-)  # fmt: skip
+    "fixed",
+    "leashed",
+    "wants_dry",
+    "butt_m",
+    "reel",
+    "inner_length_m",
+    "inner_width_m",
+    "inner_height_m",
+    "opens",
+    "empty_kg",
+    "filled",
+    "sloshes",
+)
 _PARTS = {"seat": "seat", "drive": "drive", "paddle": "paddle"}
 
 
@@ -125,8 +135,11 @@ def setup(row: Row) -> Row:
 
 
 ROWS: dict[str, Callable[[Row], Row]] = {
-    "thing": thing, "place": place, "boat": boat, "setup": setup,
-}  # fmt: skip
+    "thing": thing,
+    "place": place,
+    "boat": boat,
+    "setup": setup,
+}
 
 
 def setup_file(raw: Row) -> Row:

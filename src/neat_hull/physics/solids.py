@@ -80,6 +80,7 @@ def rods(from_m: Array, to_m: Array, radius_m: Array) -> Solids:
     along = to_m - from_m
     length = np.sqrt(np.einsum("ij,ij->i", along, along))
     first = along / np.maximum(length, 1e-9)[:, None]
+    first[length < 1e-9] = (1.0, 0.0, 0.0)  # a ball lies any way
     # Any two more axes will do, for a rod has no thickness along them.
     least = np.abs(first).argmin(axis=1)
     second = np.cross(first, np.eye(3)[least])
@@ -196,9 +197,10 @@ def _nearest_of_rod(rod: Solids, box: Solids) -> tuple[Array, Array]:
     most = rod.half_m[:, :1]
     passes = np.abs(along) > 1e-12
     with np.errstate(divide="ignore", invalid="ignore"):
-        faces = np.concatenate([
-            np.where(passes, (sign * box.half_m - start) / along, 0.0) for sign in (-1.0, 1.0)
-        ], axis=1)  # fmt: skip
+        faces = np.concatenate(
+            [np.where(passes, (sign * box.half_m - start) / along, 0.0) for sign in (-1.0, 1.0)],
+            axis=1,
+        )
     t = np.sort(np.concatenate((-most, np.clip(faces, -most, most), most), axis=1), axis=1)
     at = start[:, None, :] + t[:, :, None] * along[:, None, :]
     half = box.half_m[:, None, :]

@@ -108,8 +108,14 @@ def _require_wells_inside(hull: Hull) -> None:
     for i, well in enumerate(hull.wells):
         for name in ("x_aft_m", "x_fwd_m"):
             if not hull.x_aft_m <= getattr(well, name) <= hull.x_fwd_m:
-                raise InputError(f"wells[{i}].{name}", getattr(well, name),
-                                 "the well must lie between stern and bow")  # fmt: skip
+                raise InputError(
+                    f"wells[{i}].{name}",
+                    getattr(well, name),
+                    "the well must lie between stern and bow",
+                )
         if well.floor_z_m < 0:
-            raise InputError(f"wells[{i}].floor_z_m", well.floor_z_m,
-                             "the floor cannot lie below the bottom of the boat")  # fmt: skip
+            raise InputError(
+                f"wells[{i}].floor_z_m",
+                well.floor_z_m,
+                "the floor cannot lie below the bottom of the boat",
+            )

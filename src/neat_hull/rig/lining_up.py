@@ -79,8 +79,9 @@ def _ends(rigged: Rigged, stowed: Stowed) -> tuple[float, float]:
 def _shifted(rigged: Rigged, stowed: Stowed, forward_m: float, to_port_m: float) -> Place:
     """The place moved in boat coordinates, as far as what it is on lets it slide."""
     place = rigged.setup.places[stowed.thing_id]
-    x, y = rigged.placing.into_frame(place, stowed.stand.x_m + forward_m,
-                                     stowed.stand.y_m + to_port_m)  # fmt: skip
+    x, y = rigged.placing.into_frame(
+        place, stowed.stand.x_m + forward_m, stowed.stand.y_m + to_port_m
+    )
     slide = slide_m(rigged.placing, stowed.thing_id)
     if slide is not None:
         x, y = (max(-s, min(s, v)) for v, s in zip((x, y), slide, strict=True))
@@ -102,9 +103,15 @@ def _mirrored(rigged: Rigged, stowed: Stowed) -> Place:
         on = OnFitting(name=twin.name, where=place.on.where)
         return place.model_copy(update=over | {"on": on})
     stand = stowed.stand
-    bare = {"x_m": round(stand.x_m, 4), "y_m": -round(stand.y_m, 4), "z_m": stand.base_z_m,
-            "turn_deg": -stand.turn_deg, "tilt_deg": stand.tilt_deg, "on": None,
-            "bury_m": 0.0}  # fmt: skip
+    bare = {
+        "x_m": round(stand.x_m, 4),
+        "y_m": -round(stand.y_m, 4),
+        "z_m": stand.base_z_m,
+        "turn_deg": -stand.turn_deg,
+        "tilt_deg": stand.tilt_deg,
+        "on": None,
+        "bury_m": 0.0,
+    }
     return place.model_copy(update=bare)
 
 

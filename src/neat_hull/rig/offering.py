@@ -23,9 +23,14 @@ def _target(placing: Placing, thing_id: int, on: On) -> Target:
     here = old if old is not None and old.on == on else None
     turn = 0.0 if here is None else here.turn_deg
     blank = Place(
-        x_m=0.0, y_m=0.0, z_m=None, turn_deg=turn, tilt_deg=0.0, on=on,
+        x_m=0.0,
+        y_m=0.0,
+        z_m=None,
+        turn_deg=turn,
+        tilt_deg=0.0,
+        on=on,
         group=0 if old is None else old.group,
-    )  # fmt: skip
+    )
     frame = placing.frame(blank)
     assert frame is not None, "candidates are there"
     play = play_on(setup, thing_id, on, turn)

@@ -54,16 +54,19 @@ class Placing:
         """Things that stand as they did, with all they stand on and all that is in their tree."""
         now, was = self.setup, before.setup
         if not (
-            self.hull is before.hull and self.body is before.body
-            and _alike(now.boat, was.boat) and _alike(now.seat, was.seat)
-        ):  # fmt: skip
+            self.hull is before.hull
+            and self.body is before.body
+            and _alike(now.boat, was.boat)
+            and _alike(now.seat, was.seat)
+        ):
             return frozenset()
         differ = {
-            i for i, place in now.places.items()
+            i
+            for i, place in now.places.items()
             if i not in was.places
             or not _alike(place, was.places[i])
             or not _alike(now.things[i], was.things[i])
-        }  # fmt: skip
+        }
         differ |= was.places.keys() - now.places.keys()
         touched = {self.root(i) for i in differ if i in now.places}
         touched |= {before.root(i) for i in differ if i in was.places}

@@ -71,10 +71,13 @@ def _require_ours(db: sqlite3.Connection, path: Path) -> None:
 
 def _migrate(db: sqlite3.Connection, path: Path) -> None:
     scripts = sorted(
-        (f for f in files("neat_hull").joinpath("store/migrations").iterdir()
-         if f.name.endswith(".sql")),
+        (
+            f
+            for f in files("neat_hull").joinpath("store/migrations").iterdir()
+            if f.name.endswith(".sql")
+        ),
         key=lambda f: f.name,
-    )  # fmt: skip
+    )
     (version,) = db.execute("PRAGMA user_version").fetchone()
     if version > len(scripts):
         raise StoreError(f"{path}: was written by a newer Neat Hull; it was left untouched")

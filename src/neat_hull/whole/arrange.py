@@ -93,10 +93,12 @@ def _problem(now: Evaluated, options: Choice) -> _Problem:
     trim = -np.degrees(mass * shift[:, 0] / (total * up.gm_l_m))
     heel = -np.degrees(mass * shift[:, 1] / (total * max(up.gm_m, 0.03)))
     moved = np.array([0.0 if one.stays else 1.0 for one in rows])
-    cost = np.concatenate([
-        [one.cost for one in rows] + _PER_KG_M * mass * shift[:, 2] + _A_MOVE * moved,
-        [_PER_DEG, _PER_DEG, _PER_DEG_PAST, _PER_DEG_PAST],
-    ])  # fmt: skip
+    cost = np.concatenate(
+        [
+            [one.cost for one in rows] + _PER_KG_M * mass * shift[:, 2] + _A_MOVE * moved,
+            [_PER_DEG, _PER_DEG, _PER_DEG_PAST, _PER_DEG_PAST],
+        ]
+    )
     lines = [_one_place_each(options), *_apart(options)]
     levelled = (
         (trim, float(np.degrees(lie.trim_rad)), table["trim"].fine),
@@ -166,11 +168,12 @@ def _solve(problem: _Problem, barred: list[LinearConstraint], seconds: float) ->
     rows = problem.choice.candidates
     n = len(rows)
     answer = milp(
-        problem.cost, constraints=[*problem.rows, *barred],
+        problem.cost,
+        constraints=[*problem.rows, *barred],
         integrality=np.append(np.ones(n), np.zeros(4)),
         bounds=Bounds(0, np.append(np.ones(n), np.full(4, np.inf))),
         options={"time_limit": seconds, "mip_rel_gap": _GAP},
-    )  # fmt: skip
+    )
     if answer.x is None:
         return None
     moved = [i for i in range(n) if answer.x[i] > 0.5 and not rows[i].stays]
@@ -193,17 +196,29 @@ def _told(
     was, now = brief(before), brief(after)
     locked = sum(place.locked for place in setup.places.values())
     lines = [
-        Said.of(f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
-             + (f", {locked} of them locked" if locked else "")),
-        _angles(f"trim from {{}} {_end(was.trim_deg)} to {{}} {_end(now.trim_deg)}",
-                was.trim_deg, now.trim_deg),
-        _angles(f"list from {{}} to {_side(was.heel_deg)}, to {{}} to {_side(now.heel_deg)}",
-                was.heel_deg, now.heel_deg),
-        Said.of(f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
-             f"their use asks, {_in_place(setup, after)} are now"),
-        Said.of(f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
-             f"still to stop for: {now.stops}, to fix: {now.fixes}"),
-    ]  # fmt: skip
+        Said.of(
+            f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
+            + (f", {locked} of them locked" if locked else "")
+        ),
+        _angles(
+            f"trim from {{}} {_end(was.trim_deg)} to {{}} {_end(now.trim_deg)}",
+            was.trim_deg,
+            now.trim_deg,
+        ),
+        _angles(
+            f"list from {{}} to {_side(was.heel_deg)}, to {{}} to {_side(now.heel_deg)}",
+            was.heel_deg,
+            now.heel_deg,
+        ),
+        Said.of(
+            f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
+            f"their use asks, {_in_place(setup, after)} are now"
+        ),
+        Said.of(
+            f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
+            f"still to stop for: {now.stops}, to fix: {now.fixes}"
+        ),
+    ]
     return Arrangement(
         places=[Placed(thing_id=i, place=place) for i, place in places.items()],
         moved=len(places),

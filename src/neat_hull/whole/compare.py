@@ -69,10 +69,12 @@ def _outline(setup: Setup, row: Aboard, there: Aboard | None, first: bool) -> Ou
         points = [
             (row.x_m + a * cos - b * sin, row.y_m + a * sin + b * cos)
             for a, b in (
-                (thing.length_m / 2, thing.width_m / 2), (thing.length_m / 2, -thing.width_m / 2),
-                (-thing.length_m / 2, -thing.width_m / 2), (-thing.length_m / 2, thing.width_m / 2),
+                (thing.length_m / 2, thing.width_m / 2),
+                (thing.length_m / 2, -thing.width_m / 2),
+                (-thing.length_m / 2, -thing.width_m / 2),
+                (-thing.length_m / 2, thing.width_m / 2),
             )
-        ]  # fmt: skip
+        ]
     moved = not first and (
         there is None
         or math.dist(there.centre, row.centre) > _SAME_M
@@ -84,9 +86,12 @@ def _outline(setup: Setup, row: Aboard, there: Aboard | None, first: bool) -> Ou
 
 
 def _row(
-    columns: list[_Column], label: str, kind: HowKind,
-    read: Callable[[Figures], float | None], judge: Callable[[Figures], Verdict | None],
-) -> FigureRow:  # fmt: skip
+    columns: list[_Column],
+    label: str,
+    kind: HowKind,
+    read: Callable[[Figures], float | None],
+    judge: Callable[[Figures], Verdict | None],
+) -> FigureRow:
     values = [read(column.figures) for column in columns]
     start = values[0]
     return FigureRow(

@@ -59,7 +59,7 @@ def drawing(setup: Setup) -> Drawing:
         remarks=remarks(setup, body),
         envelopes=[outline_of(one) for one in [*needed(bare), *lids(bare)]],
         eye_m=point(body.eye_m),
-    )  # fmt: skip
+    )
 
 
 def _section(hull: Hull, x_m: float) -> SectionLine:
@@ -85,8 +85,13 @@ def remarks(setup: Setup, body: Body) -> list[Said]:
     knee = max(float(s.far_m[2]) for s in body.segments if s.name == "thigh")
     over = knee - setup.seat.z_m
     if over > KNEES_OVER_SEAT_M:
-        found.append(Said.of("The knees stand {} over the seat; above {} they meet the paddle and "
-                             "tire the back.", length=over))  # fmt: skip
+        found.append(
+            Said.of(
+                "The knees stand {} over the seat; above {} they meet the paddle and "
+                "tire the back.",
+                length=over,
+            )
+        )
         found[-1].amounts.append(Amount(kind="length", value=KNEES_OVER_SEAT_M))
     hip = float(body.hip_m[2])
     if hip > knee + _TOE_M and body.brace_gap_m <= _TOE_M and over < 0:

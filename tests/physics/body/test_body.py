@@ -2,8 +2,9 @@
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
+from tests.examples import examples
 
 from neat_hull.errors import InputErrors
 from neat_hull.physics.body.build import GRIP_REACH, Build
@@ -19,7 +20,7 @@ def limb(body: Body, name: str) -> np.ndarray[tuple[int, ...], np.dtype[np.float
 
 
 @given(st.floats(1.45, 2.05), st.floats(40, 160))
-@settings(max_examples=40)
+@examples(30)
 def test_a_standing_body_balances_where_the_tables_put_it(stature: float, mass: float) -> None:
     """Between .53 and .57 of stature for every body; segments sum to the whole."""
     body = standing(mass, Build.of(stature), 2.0, 0.1)
@@ -31,7 +32,7 @@ def test_a_standing_body_balances_where_the_tables_put_it(stature: float, mass: 
 
 
 @given(st.floats(1.45, 2.05), st.floats(40, 160), st.floats(1.8, 2.6))
-@settings(max_examples=60)
+@examples(30)
 def test_every_body_finds_a_seated_posture(stature: float, mass: float, brace: float) -> None:
     """Legs keep their length whether they bend or the brace is too far, which is then said."""
     body = seated(mass, Build.of(stature), Seat(1.4, 0.24, 0.25, brace, 0.18))

@@ -4,8 +4,9 @@ from dataclasses import asdict, replace
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
+from tests.examples import examples
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.build import GRIP_REACH, HALF_SHOULDERS, Build
@@ -71,7 +72,7 @@ def test_a_fishing_pole_length_behind_is_out() -> None:
 spots = st.tuples(st.floats(0.2, 3.4), st.floats(-0.6, 0.6), st.floats(0.1, 1.0))
 
 
-@settings(max_examples=40, deadline=None)
+@examples(30)
 @given(spots)
 def test_left_and_right_are_alike(spot: tuple[float, float, float]) -> None:
     x, y, z = spot
@@ -80,7 +81,7 @@ def test_left_and_right_are_alike(spot: tuple[float, float, float]) -> None:
     assert there.short_m == pytest.approx(mirrored.short_m, abs=1e-9)
 
 
-@settings(max_examples=40, deadline=None)
+@examples(30)
 @given(spots, st.floats(0.0, 0.25))
 def test_longer_arms_never_worsen_a_zone(spot: tuple[float, float, float], more: float) -> None:
     """Only the arm grows, the trunk stays."""
@@ -95,7 +96,7 @@ def test_longer_arms_never_worsen_a_zone(spot: tuple[float, float, float], more:
 LIMITS = BodyLimits()
 
 
-@settings(max_examples=60, deadline=None)
+@examples(30)
 @given(
     st.floats(-3.1, 3.1), st.floats(0.0, 0.9), st.sampled_from([Zone.HAND, Zone.LEAN, Zone.TWIST])
 )
@@ -114,7 +115,7 @@ def test_the_edge_of_a_zone_is_where_it_ends(bearing: float, z: float, zone: Zon
         assert rank(edge - 0.004) <= ORDER.index(zone)
 
 
-@settings(max_examples=40, deadline=None)
+@examples(30)
 @given(
     spots,
     st.sampled_from(
@@ -134,7 +135,7 @@ def test_a_stiffer_person_never_comes_to_more(spot: tuple[float, float, float], 
     assert less.zone not in SEATED or free.zone in SEATED
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(spots)
 def test_one_hand_is_the_other_one_mirrored(spot: tuple[float, float, float]) -> None:
     x, y, z = spot

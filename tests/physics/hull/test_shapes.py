@@ -2,9 +2,10 @@
 
 import numpy as np
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import assume, given
 from hypothesis import strategies as st
 from tests.boats import FRESH, afloat, loads
+from tests.examples import examples
 from tests.physics.water.test_mesh import kayak_of, settled_or_not, tapes
 
 from neat_hull.physics.hull.shape import Hull, Station, Well
@@ -13,7 +14,7 @@ from neat_hull.physics.water.hydrostatics import equilibrium, settle, upright
 from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import stability_of
 
-few = settings(max_examples=12, deadline=None)
+few = examples(12)
 
 
 def pile(tape: Tape, off_m: float = 0.0) -> Loads:

@@ -4,9 +4,10 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from tests.boats import FRESH, afloat, loads
+from tests.examples import examples
 
 from neat_hull.errors import InputErrors
 from neat_hull.physics.hull.lattice import outline_at
@@ -54,7 +55,7 @@ def test_every_bottom_makes_a_sound_hull(bottom: Bottom, chine: Chine) -> None:
     assert middle[:, 1].min() == pytest.approx(0.0, abs=1e-3)
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(
     st.floats(2.6, 5.5), st.floats(0.55, 1.1), st.floats(0.6, 0.95), st.floats(0.6, 0.95),
     st.floats(0.22, 0.5), st.floats(0.0, 0.3), st.sampled_from(BOTTOMS), st.sampled_from(CHINES),

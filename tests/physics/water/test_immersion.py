@@ -2,12 +2,13 @@
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from shapely import Polygon, box
 from shapely.affinity import translate
 from shapely.geometry.base import BaseGeometry
 from tests.boats import afloat, barge, kayak, prismatic, well
+from tests.examples import examples
 
 from neat_hull.physics.hull.lattice import loft, outline_at
 from neat_hull.physics.hull.shape import Hull, Station
@@ -21,7 +22,7 @@ def ring(points: list[tuple[float, float]]) -> Polygon:
     return Polygon([(-y, z) for y, z in points[::-1]] + points)
 
 
-@settings(max_examples=60, deadline=None)
+@examples(30)
 @given(st.floats(-0.05, 0.4), st.floats(-89.0, 89.0))
 def test_a_tunnel_bottom_is_clipped_as_by_a_polygon_library(c: float, heel_deg: float) -> None:
     """Area and centroid of a non-convex section under z = c − y·tan φ."""

@@ -2,16 +2,17 @@
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from tests.boats import FRESH, afloat, kayak, loads
+from tests.examples import examples
 
 from neat_hull.physics.hull.shape import Hull, Station, Well
 from neat_hull.physics.water.hydrostatics import equilibrium, righting_curve, settle, upright
 from neat_hull.physics.water.loads import Loads
 
 BOAT = afloat(kayak())
-few = settings(max_examples=25, deadline=None)
+few = examples(25)
 
 
 def rows() -> st.SearchStrategy[list[tuple[float, float, float, float]]]:

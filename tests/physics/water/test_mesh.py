@@ -2,10 +2,11 @@
 
 import numpy as np
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import assume, given
 from hypothesis import strategies as st
 from scipy.optimize import brentq
 from tests.boats import FRESH, afloat, loads
+from tests.examples import examples
 from tests.meshes import box_of, mesh_of, under_water
 
 from neat_hull.errors import NoBalance
@@ -73,7 +74,7 @@ def settled_or_not(hull: Hull, load: Loads) -> Settled:
     return settled
 
 
-@settings(max_examples=12, deadline=None)
+@examples(12)
 @given(tapes(), st.floats(-0.15, 0.15), st.floats(-0.05, 0.05))
 def test_a_boat_at_rest_floats_at_rest_as_a_mesh_too(tape: Tape, fore: float, off: float) -> None:
     """What the mesh is short of at our attitude would move the boat under 1 mm and 0.1°."""
@@ -90,7 +91,7 @@ def test_a_boat_at_rest_floats_at_rest_as_a_mesh_too(tape: Tape, fore: float, of
     assert abs(apart[0]) < np.radians(0.1) * up.bm_l_m
 
 
-@settings(max_examples=8, deadline=None)
+@examples(8)
 @given(tapes(), st.sampled_from([8.0, 25.0, 45.0, 70.0]))
 def test_a_heeled_boat_has_the_lever_of_its_mesh(tape: Tape, heel_deg: float) -> None:
     """The mesh sunk by bisection until it lifts the load, at our trim: levers within 2 mm."""

@@ -2,9 +2,10 @@
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from tests.boats import FRESH, afloat, barge, kayak, loads, prismatic, well
+from tests.examples import examples
 
 from neat_hull.physics.water.flooded import bilge, box_surface_inertia_m4
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
@@ -63,7 +64,7 @@ def test_a_boat_that_never_rights_itself_has_nothing_to_lose() -> None:
     assert found.greatest_gz_m == pytest.approx(0.01, abs=1e-3)
 
 
-@settings(max_examples=15, deadline=None)
+@examples(15)
 @given(st.floats(0.2, 0.5), st.floats(0.0, 0.08))
 def test_more_height_of_weight_never_gives_more_energy(kg_m: float, up_m: float) -> None:
     low = stability_of(BOAT, loads((30, 1.75, 0, 0.16), (70, 1.7, 0, kg_m)), FRESH)[2]

@@ -2,7 +2,7 @@
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from scipy import stats
 from tests.boats import kayak
@@ -19,7 +19,6 @@ from neat_hull.physics.water.inclining import gm_from_moves
 SEAT = Seat(x_m=1.4, z_m=0.24, recline_rad=0.2, brace_x_m=2.25, brace_z_m=0.18)
 
 
-@settings(deadline=None)
 @given(st.floats(0.03, 0.6), st.floats(-2.0, 2.0), st.floats(60, 250))
 def test_a_clean_tilt_test_gives_the_gm_it_was_made_with(
     gm: float, start: float, mass: float

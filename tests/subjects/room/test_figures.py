@@ -2,9 +2,10 @@
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 from shapely import Polygon
+from tests.examples import examples
 from tests.places import (
     CRATE,
     DEMO,
@@ -149,7 +150,7 @@ def test_what_is_worn_or_below_is_in_nobodys_way() -> None:
     assert found(setup(tray=at(0.2, on=on("seat", where="under")))) == []
 
 
-@settings(max_examples=40, deadline=None)
+@examples(30)
 @given(st.floats(0.4, 3.2), st.floats(-0.5, 0.5), st.floats(0.1, 0.9), st.floats(-180, 180))
 def test_doing_as_told_clears(x: float, y: float, z: float, turn: float) -> None:
     """Each way out, followed alone, ends that clash."""
@@ -171,7 +172,7 @@ def test_doing_as_told_clears(x: float, y: float, z: float, turn: float) -> None
         assert key not in {(c.with_thing, c.envelope) for c in found(after) if c.thing_id == TRAY}
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(st.floats(0.6, 3.0), st.floats(0.05, 0.5), st.floats(0.15, 0.6))
 def test_port_and_starboard_are_alike(x: float, y: float, z: float) -> None:
     """Mirrored, the same clashes on the other side, but for what is one-sided by choice."""

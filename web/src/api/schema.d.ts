@@ -1954,8 +1954,8 @@ export interface components {
          * @description The boat's lines and the angler's body, to scale.
          *
          *     plan: half-breadth of the hull at x_m; keel and sheer heights at the same places. section: port
-         *     half of the widest section, keel to sheer. bottom_beam_m is the breadth of the bottom at the turn
-         *     of the bilge, measured or typical. reach_m is a straight arm; shoulders are its centres.
+         *     half of the widest section, keel to sheer. bottom_beam_m is the breadth of the bottom at the
+         *     turn of the bilge, measured or typical. reach_m is a straight arm; shoulders are its centres.
          */
         Drawing: {
             /** Bottom Beam M */
@@ -7280,8 +7280,8 @@ export interface operations {
     };
     together: {
         parameters: {
-            query: {
-                thing_id: number[];
+            query?: {
+                thing_id?: number[];
             };
             header?: never;
             path: {

@@ -118,8 +118,10 @@ def _postures(body: Body, limits: BodyLimits) -> _Postures:
         indexing="ij",
     )
     pitch, lean, twist = (a.ravel() for a in grid)
-    effort = sum(((a / m) ** 2 for a, m in zip((pitch, lean, twist), most, strict=True)),
-                 np.zeros_like(pitch))  # fmt: skip
+    effort = sum(
+        ((a / m) ** 2 for a, m in zip((pitch, lean, twist), most, strict=True)),
+        np.zeros_like(pitch),
+    )
     effort += _TWISTED * (np.abs(twist) > np.radians(LEAN_TWIST_DEG) + 1e-9)
     order = np.argsort(effort, kind="stable")
     pitch, lean, twist = pitch[order], lean[order], twist[order]
@@ -159,21 +161,35 @@ def reach(
     ]  # of two that come to it, the nearer
     at_rest = at.shoulders_m[0][list(hands)]
     short = np.linalg.norm(grips_m[:, None, :] - at_rest, axis=2).min(axis=1) - body.grip_reach_m
-    leaves = np.zeros(len(grips_m), dtype=np.bool_) if room is None else _kneels_to(
-        body, grips_m, room
-    )  # fmt: skip
+    leaves = (
+        np.zeros(len(grips_m), dtype=np.bool_) if room is None else _kneels_to(body, grips_m, room)
+    )
     shift = _shifts(body, at, grips_m, np.minimum(best, nowhere - 1), hand)
     return [
-        _found(at, int(best[i]), nowhere, bool(behind[i]), bool(leaves[i]), max(float(short[i]), 0),
-               int(hand[i]), shift[i])
+        _found(
+            at,
+            int(best[i]),
+            nowhere,
+            bool(behind[i]),
+            bool(leaves[i]),
+            max(float(short[i]), 0),
+            int(hand[i]),
+            shift[i],
+        )
         for i in range(len(grips_m))
-    ]  # fmt: skip
+    ]
 
 
 def _found(
-    at: _Postures, k: int, nowhere: int, behind: bool, leaves: bool, short_m: float, hand: int,
+    at: _Postures,
+    k: int,
+    nowhere: int,
+    behind: bool,
+    leaves: bool,
+    short_m: float,
+    hand: int,
     shift: Array,
-) -> Reach:  # fmt: skip
+) -> Reach:
     if k == nowhere:
         zone = Zone.LEAVE if leaves else Zone.ASHORE
         return Reach(zone, np.nan, np.nan, np.nan, short_m, hand, (0.0, 0.0, 0.0))
@@ -181,8 +197,15 @@ def _found(
     if behind or abs(at.twist_rad[k]) > np.radians(LEAN_TWIST_DEG) + 1e-9:
         zone = Zone.TWIST
     x, y, z = (0.0, 0.0, 0.0) if zone == Zone.HAND else (float(v) for v in shift)
-    return Reach(zone, float(at.pitch_rad[k]), float(at.lean_rad[k]), float(at.twist_rad[k]),
-                 short_m, hand, (x, y, z))  # fmt: skip
+    return Reach(
+        zone,
+        float(at.pitch_rad[k]),
+        float(at.lean_rad[k]),
+        float(at.twist_rad[k]),
+        short_m,
+        hand,
+        (x, y, z),
+    )
 
 
 def _reachable(
@@ -231,10 +254,12 @@ def _shifts(body: Body, at: _Postures, grips_m: Array, k: Array, hand: Array) ->
     turned = np.einsum("j,ijk->ik", rest @ centre, now) - centre
     arms = [[s for s in upper if s.name in ARM and (s.upper_m[1] > 0) == (i == 0)] for i in (0, 1)]
     arm_kg = sum(s.mass_kg for s in arms[0])
-    hung = np.array([
-        sum((s.mass_kg * s.centre_m for s in arm), np.zeros(3)) / arm_kg - arm[0].upper_m
-        for arm in arms
-    ])  # fmt: skip
+    hung = np.array(
+        [
+            sum((s.mass_kg * s.centre_m for s in arm), np.zeros(3)) / arm_kg - arm[0].upper_m
+            for arm in arms
+        ]
+    )
     hung_now = np.einsum("ij,ijk->ik", (hung @ rest.T)[hand], now)
     joint = at.shoulders_m[k, hand]
     out = grips_m - joint
@@ -267,8 +292,11 @@ def edges_m(body: Body, limits: BodyLimits, bearing_rad: Array, z_m: float) -> d
         far = np.where(np.minimum(far, high) >= low, np.minimum(far, high), -1.0)
         for zone, which in ((Zone.HAND, first), (Zone.LEAN, near_twist)):
             # Behind the shoulders at rest nothing is in hand, whatever arm comes to it.
-            ahead = np.where(rest[0] <= np.minimum(far[:, which], rest[1]),
-                             np.minimum(far[:, which], rest[1]), -1.0)  # fmt: skip
+            ahead = np.where(
+                rest[0] <= np.minimum(far[:, which], rest[1]),
+                np.minimum(far[:, which], rest[1]),
+                -1.0,
+            )
             found[zone] = np.maximum(found[zone], ahead.max(axis=1))
         found[Zone.TWIST] = np.maximum(found[Zone.TWIST], far.max(axis=1))
     return found

@@ -14,15 +14,39 @@ from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.build import HIP_FORWARD, HIP_UP, Build
 
 # Share of body mass, and centre of mass as a share of the segment from its upper joint.
-MASS_SHARE = {"trunk": 0.497, "head": 0.081, "upper arm": 0.028, "forearm": 0.016, "hand": 0.006,
-              "thigh": 0.100, "shank": 0.0465, "foot": 0.0145}  # fmt: skip
-CENTRE_SHARE = {"trunk": 0.5, "head": 1.0, "upper arm": 0.436, "forearm": 0.430, "hand": 0.506,
-                "thigh": 0.433, "shank": 0.433, "foot": 0.5}  # fmt: skip
+MASS_SHARE = {
+    "trunk": 0.497,
+    "head": 0.081,
+    "upper arm": 0.028,
+    "forearm": 0.016,
+    "hand": 0.006,
+    "thigh": 0.100,
+    "shank": 0.0465,
+    "foot": 0.0145,
+}
+CENTRE_SHARE = {
+    "trunk": 0.5,
+    "head": 1.0,
+    "upper arm": 0.436,
+    "forearm": 0.430,
+    "hand": 0.506,
+    "thigh": 0.433,
+    "shank": 0.433,
+    "foot": 0.5,
+}
 
 # How thick each segment is from front to back, in shares of stature: typical of a dressed adult.
 # For drawing, and for laying a segment's weight along the boat; its mass and centre are Winter's.
-THICKNESS = {"trunk": 0.125, "head": 0.100, "upper arm": 0.050, "forearm": 0.042, "hand": 0.036,
-             "thigh": 0.082, "shank": 0.060, "foot": 0.046}  # fmt: skip
+THICKNESS = {
+    "trunk": 0.125,
+    "head": 0.100,
+    "upper arm": 0.050,
+    "forearm": 0.042,
+    "hand": 0.036,
+    "thigh": 0.082,
+    "shank": 0.060,
+    "foot": 0.046,
+}
 
 ABOVE_HIP = ("trunk", "head", "upper arm", "forearm", "hand")
 ARM = ("upper arm", "forearm", "hand")  # from the shoulder out

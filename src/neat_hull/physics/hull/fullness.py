@@ -62,7 +62,9 @@ def fit_fullness(off_m: Callable[[float, float], Array]) -> Fitted:
     fore, aft = (float(f) for f in best.x)
     if max(abs(fore), abs(aft)) > 0.99 * MOST:
         raise InputError(
-            "marks", None, "no such boat: the marks and the measured beams disagree too far; "
+            "marks",
+            None,
+            "no such boat: the marks and the measured beams disagree too far; "
             "check load, marks and tape",
-        )  # fmt: skip
+        )
     return Fitted(fore, aft, before, off_m(fore, aft))

@@ -189,8 +189,10 @@ def _well_boxes(wells: tuple[Well, ...]) -> list[tuple[frozenset[int], Well]]:
     """Each well, and each overlap of several, by inclusion and exclusion: no volume goes twice."""
     found = []
     for count in range(1, len(wells) + 1):
-        boxes = [(frozenset(group), _overlap([wells[i] for i in group]))
-                 for group in combinations(range(len(wells)), count)]  # fmt: skip
+        boxes = [
+            (frozenset(group), _overlap([wells[i] for i in group]))
+            for group in combinations(range(len(wells)), count)
+        ]
         kept = [(group, box) for group, box in boxes if box is not None]
         if not kept:
             break

@@ -78,27 +78,54 @@ def require_tape(tape: Tape) -> None:
         ("beam_m", beam > 0, "the beam must be more than nothing"),
         ("beam_m", beam <= 0 or 0.3 <= beam <= 1.8, "a kayak's beam lies between 30 cm and 180 cm"),
         ("beam_m", beam < length, "a boat cannot be wider than it is long"),
-        ("beam_at_m", 0.3 * length <= tape.beam_at_m <= 0.7 * length,
-         "the widest place must lie in the middle part, 30 % to 70 % of the length from the bow"),
-        ("beam_fore_quarter_m", 0 < tape.beam_fore_quarter_m <= beam,
-         "the beam a quarter from the bow must be more than nothing, and no wider than the widest"),
-        ("beam_aft_quarter_m", 0 < tape.beam_aft_quarter_m <= beam,
-         "the beam a quarter from the stern must be more than nothing, and at most the widest"),
+        (
+            "beam_at_m",
+            0.3 * length <= tape.beam_at_m <= 0.7 * length,
+            "the widest place must lie in the middle part, 30 % to 70 % of the length from the bow",
+        ),
+        (
+            "beam_fore_quarter_m",
+            0 < tape.beam_fore_quarter_m <= beam,
+            "the beam a quarter from the bow must be more than nothing, "
+            "and no wider than the widest",
+        ),
+        (
+            "beam_aft_quarter_m",
+            0 < tape.beam_aft_quarter_m <= beam,
+            "the beam a quarter from the stern must be more than nothing, and at most the widest",
+        ),
         ("depth_m", 0.1 <= depth <= 0.8, "the depth, keel to gunwale, lies between 10 and 80 cm"),
-        ("bow_height_m", depth <= tape.bow_height_m <= 1.2,
-         "the bow's height off the floor must be at least the depth amidships, at most 120 cm"),
-        ("stern_height_m", depth <= tape.stern_height_m <= 1.2,
-         "the stern's height off the floor must be at least the depth amidships, at most 120 cm"),
-        ("rocker_bow_m", 0 <= tape.rocker_bow_m <= 0.6 * depth,
-         "the keel's rise at the bow must be between nothing and 60 % of the depth"),
-        ("rocker_stern_m", 0 <= tape.rocker_stern_m <= 0.6 * depth,
-         "the keel's rise at the stern must be between nothing and 60 % of the depth"),
-        ("bottom_beam_m",
-         tape.bottom_beam_m is None or 0.4 * beam <= tape.bottom_beam_m <= beam,
-         "the breadth of the bottom lies between 40 % of the beam and all of it"),
-        ("stern_beam_m", 0 <= tape.stern_beam_m <= tape.beam_aft_quarter_m,
-         "a transom is no wider than the boat a quarter from the stern"),
-    ]  # fmt: skip
+        (
+            "bow_height_m",
+            depth <= tape.bow_height_m <= 1.2,
+            "the bow's height off the floor must be at least the depth amidships, at most 120 cm",
+        ),
+        (
+            "stern_height_m",
+            depth <= tape.stern_height_m <= 1.2,
+            "the stern's height off the floor must be at least the depth amidships, at most 120 cm",
+        ),
+        (
+            "rocker_bow_m",
+            0 <= tape.rocker_bow_m <= 0.6 * depth,
+            "the keel's rise at the bow must be between nothing and 60 % of the depth",
+        ),
+        (
+            "rocker_stern_m",
+            0 <= tape.rocker_stern_m <= 0.6 * depth,
+            "the keel's rise at the stern must be between nothing and 60 % of the depth",
+        ),
+        (
+            "bottom_beam_m",
+            tape.bottom_beam_m is None or 0.4 * beam <= tape.bottom_beam_m <= beam,
+            "the breadth of the bottom lies between 40 % of the beam and all of it",
+        ),
+        (
+            "stern_beam_m",
+            0 <= tape.stern_beam_m <= tape.beam_aft_quarter_m,
+            "a transom is no wider than the boat a quarter from the stern",
+        ),
+    ]
     wrong = [InputError(name, getattr(tape, name), why) for name, right, why in rules if not right]
     if wrong:
         raise InputErrors(wrong)

@@ -247,8 +247,9 @@ def _step_two(
     det = vh * lt - vt * lh
     det = np.where(np.abs(det) > 1e-300, det, -1.0)
     step_h, step_tau = (vt * r_l - lt * r_v) / det, (lh * r_v - vh * r_l) / det
-    over = np.maximum(np.abs(step_tau) / _TRIM_STEP, np.abs(step_h - step_tau * im.ax / vh) / (
-        0.4 * depth_m))  # fmt: skip
+    over = np.maximum(
+        np.abs(step_tau) / _TRIM_STEP, np.abs(step_h - step_tau * im.ax / vh) / (0.4 * depth_m)
+    )
     shrink = 1 / np.maximum(over, 1.0)
     return step_h * shrink, step_tau * shrink
 
@@ -311,8 +312,9 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
             step = np.linalg.solve(stiffness, -residual)
         except np.linalg.LinAlgError:
             return None
-        limits = np.array([0.4 * depth_m + problem.length_m * abs(step[1]), _TRIM_STEP,
-                           _HEEL_STEP_RAD])  # fmt: skip
+        limits = np.array(
+            [0.4 * depth_m + problem.length_m * abs(step[1]), _TRIM_STEP, _HEEL_STEP_RAD]
+        )
         step /= max(1.0, float((np.abs(step) / limits).max()))
         h, tau, heel = h + step[0], tau + step[1], heel + step[2]
         im = side = None
@@ -340,11 +342,14 @@ def _three(
     stiffness = np.array(
         [
             [a, -ax, -a_s],
-            [ax - t * (hh * a - t * ax), -axx - lever + t * (hh * ax - t * axx),
-             -axs - t * e_by_heel],
+            [
+                ax - t * (hh * a - t * ax),
+                -axx - lever + t * (hh * ax - t * axx),
+                -axs - t * e_by_heel,
+            ],
             [a_s, -axs, -ass - lever],
         ]
-    )  # fmt: skip
+    )
     return residual, stiffness
 
 
@@ -373,8 +378,9 @@ def _roll_until_still(problem: _Problem) -> Rest:
             break
         if restoring[k - 1] < 0 <= restoring[k]:
             low = side * max(float(_SCAN_RAD[k - 1]), 1e-4)
-            heel = brentq(lambda p: float(at(np.array([p]))[1][0]), low, side * _SCAN_RAD[k],
-                          xtol=1e-10)  # fmt: skip
+            heel = brentq(
+                lambda p: float(at(np.array([p]))[1][0]), low, side * _SCAN_RAD[k], xtol=1e-10
+            )
             still, lever = at(np.array([heel]))
             if abs(lever[0]) < 1e-6:
                 return still

@@ -123,8 +123,10 @@ def settle_with_curve(
 def equilibrium(settled: Settled) -> Equilibrium:
     """How the boat floats, let go."""
     floating, rest, water_density_kg_m3 = (
-        settled.floating, settled.rest, settled.water_density_kg_m3
-    )  # fmt: skip
+        settled.floating,
+        settled.rest,
+        settled.water_density_kg_m3,
+    )
     hull = floating.hull
     lcb, tcb, vcb = (float(v) for v in rest.buoyancy_m()[0])
     draft_aft, draft_mid, draft_fwd = drafts_m(hull, rest)

@@ -49,9 +49,11 @@ class SectionTable:
         place[row[order], within] = order
         weight = lattice.weight_m[np.arange(len(group)), group]
         weight = np.where(place >= 0, weight[place], 0.0)
-        return cls(keys[:, 0], keys[:, 1].astype(np.intp), *_tabulated(
-            lattice, place, weight, np.cos(heel_rad), np.sin(heel_rad)
-        ))  # fmt: skip
+        return cls(
+            keys[:, 0],
+            keys[:, 1].astype(np.intp),
+            *_tabulated(lattice, place, weight, np.cos(heel_rad), np.sin(heel_rad)),
+        )
 
     def planes(self) -> "TablePlanes":
         """Something to ask for one water plane after the other."""

@@ -201,10 +201,11 @@ def _free_spot(places: Places, thing_id: int, box_id: int) -> tuple[float, float
             for j in range(5):
                 x, y = slack[0] * (1 - i / 2), slack[1] * (1 - j / 2)
                 tops = [
-                    top for px, py, pl, pw, top in there
+                    top
+                    for px, py, pl, pw, top in there
                     if (pl + along) / 2 - abs(px - x) > EDGE_M
                     and (pw + across) / 2 - abs(py - y) > EDGE_M
-                ]  # fmt: skip
+                ]
                 rank = (round(over, 4), round(max(tops, default=0.0), 4), x, y, turn)
                 if best is None or rank[:2] < best[:2]:
                     best = rank

@@ -86,28 +86,68 @@ def _curve(
 def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> list[Term]:
     rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
     rows: list[tuple[str, str, float, str, str]] = [
-        ("Displacement (Δ)", "all-up weight, which is the weight of water pushed aside",
-         rigged.all_up_kg, "mass", "weight"),
-        ("Volume (V)", "the part of the boat under water",
-         rest.volume_m3 - rigged.lost_kg / rigged.water_density_kg_m3, "volume", "trim"),
-        ("Draft at the bow", "how deep, from the lowest point of the bottom", rest.draft_fwd_m,
-         "length", "trim"),
+        (
+            "Displacement (Δ)",
+            "all-up weight, which is the weight of water pushed aside",
+            rigged.all_up_kg,
+            "mass",
+            "weight",
+        ),
+        (
+            "Volume (V)",
+            "the part of the boat under water",
+            rest.volume_m3 - rigged.lost_kg / rigged.water_density_kg_m3,
+            "volume",
+            "trim",
+        ),
+        (
+            "Draft at the bow",
+            "how deep, from the lowest point of the bottom",
+            rest.draft_fwd_m,
+            "length",
+            "trim",
+        ),
         ("Draft amidships", "the same in the middle", rest.draft_mid_m, "length", "trim"),
         ("Draft at the stern", "the same at the stern", rest.draft_aft_m, "length", "trim"),
         ("Trim (θ)", "bow up is positive", float(np.degrees(rest.trim_rad)), "angle", "trim"),
-        ("Heel (φ)", "starboard down is positive", float(np.degrees(rest.heel_rad)), "angle",
-         "list"),
-        ("Least freeboard", "the lowest place of the gunwale over the water",
-         rest.least_freeboard_m, "length", "wells"),
+        (
+            "Heel (φ)",
+            "starboard down is positive",
+            float(np.degrees(rest.heel_rad)),
+            "angle",
+            "list",
+        ),
+        (
+            "Least freeboard",
+            "the lowest place of the gunwale over the water",
+            rest.least_freeboard_m,
+            "length",
+            "wells",
+        ),
         ("LCB", "where the lift acts, from the stern", rest.lcb_m, "length", "trim"),
-        ("LCG", "where the weight acts, from the stern",
-         float(rigged.loads.solid_centre_m[0]), "length", "trim"),
+        (
+            "LCG",
+            "where the weight acts, from the stern",
+            float(rigged.loads.solid_centre_m[0]),
+            "length",
+            "trim",
+        ),
         ("LCF", "weight added here sinks the boat without tipping it", up.lcf_m, "length", "trim"),
-        ("Waterplane", "how much boat there is at the surface",
-         hydrostatics.waterplane_area_m2(settled), "area", "gm"),
+        (
+            "Waterplane",
+            "how much boat there is at the surface",
+            hydrostatics.waterplane_area_m2(settled),
+            "area",
+            "gm",
+        ),
         ("Immersion", "weight that sinks it {}", up.kg_per_cm_immersion, "mass", "trim"),
-        ("Moment to trim", "moment that trims it {}, end to end", up.moment_to_trim_1cm_kg_m,
-         "moment", "trim"),
+        (
+            "Moment to trim",
+            "moment that trims it {}, end to end",
+            up.moment_to_trim_1cm_kg_m,
+            "moment",
+            "trim",
+        ),
         ("KB", "height of the lift", up.kb_m, "length", "gm"),
         ("BM", "what the breadth of the waterplane adds", up.bm_m, "length", "gm"),
         ("KG", "height of the weight", up.kg_m, "length", "gm"),
@@ -116,7 +156,7 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
         ("GM lengthwise", "the same against pitching", up.gm_l_m, "length", "trim"),
         ("Greatest GZ", "the most it can push back with", found.greatest_gz_m, "length", "gm"),
         ("Energy", "work to push it to its first limit", found.energy_j, "energy", "gm"),
-    ]  # fmt: skip
+    ]
     return [
         Term(
             term=term,
@@ -147,10 +187,13 @@ def _by_load(ev: Evaluated) -> LoadCurves:
             break
         rest = hydrostatics.equilibrium(settled)
         dry = min(
-            (over for over, well in zip(rest.wells_over_m, setup.boat.wells, strict=True)
-             if well.scuppers == "open"),
+            (
+                over
+                for over, well in zip(rest.wells_over_m, setup.boat.wells, strict=True)
+                if well.scuppers == "open"
+            ),
             default=np.inf,
-        )  # fmt: skip
+        )
         gm = hydrostatics.upright(settled).gm_m
         rows.append((float(carried), rest.draft_mid_m, rest.least_freeboard_m, gm, float(dry)))
     table = np.array(rows).reshape(-1, 5)
@@ -165,14 +208,19 @@ def _by_load(ev: Evaluated) -> LoadCurves:
         today_kg=today,
         capacities=[
             Capacity(school="rating", carried_kg=boat.rated_kg, reason="a hard stop"),
-            Capacity(school="working share", carried_kg=working,
-                     reason=ev.table["share"].reason),
-            Capacity(school="freeboard", carried_kg=_falls_to(carried_kg, freeboard, target),
-                     reason=f"the gunwale {100 * target:.0f} cm over the water"),
-            Capacity(school="dry floors", carried_kg=_falls_to(carried_kg, dry_m, floor.fine),
-                     reason=floor.reason),
+            Capacity(school="working share", carried_kg=working, reason=ev.table["share"].reason),
+            Capacity(
+                school="freeboard",
+                carried_kg=_falls_to(carried_kg, freeboard, target),
+                reason=f"the gunwale {100 * target:.0f} cm over the water",
+            ),
+            Capacity(
+                school="dry floors",
+                carried_kg=_falls_to(carried_kg, dry_m, floor.fine),
+                reason=floor.reason,
+            ),
         ],
-    )  # fmt: skip
+    )
 
 
 def _falls_to(

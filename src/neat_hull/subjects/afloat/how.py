@@ -26,7 +26,7 @@ def trim(ev: Evaluated) -> How:
             HowRow(label="Moment that trims 1 cm", value=up.moment_to_trim_1cm_kg_m, kind="moment"),
             HowRow(label="Trim θ, bow up", value=float(np.degrees(rest.trim_rad)), kind="angle"),
         ],
-    )  # fmt: skip
+    )
     return with_band(ev, how, "angle", lambda band: band.trim_deg)
 
 
@@ -45,10 +45,11 @@ def to_one_side(ev: Evaluated) -> How:
             HowRow(label="Weight off the middle, to port", value=off, kind="length"),
             HowRow(label="Moment to port", value=off * loads.total_kg, kind="moment"),
             HowRow(label="GM upright", value=up.gm_m, kind="length"),
-            HowRow(label="Heel φ, starboard down", value=float(np.degrees(rest.heel_rad)),
-                   kind="angle"),
+            HowRow(
+                label="Heel φ, starboard down", value=float(np.degrees(rest.heel_rad)), kind="angle"
+            ),
         ],
-    )  # fmt: skip
+    )
     return with_band(ev, how, "angle", lambda band: band.list_deg)
 
 

@@ -24,10 +24,12 @@ def does_not_float(ev: Evaluated) -> Iterable[Found]:
     why = ev.once(why_not_afloat)
     if why is not None:
         yield Found(
-            "stop", Said.of(f"With this the boat {why}"),
+            "stop",
+            Said.of(f"With this the boat {why}"),
             "There is no figure afloat for a boat that does not stay up.",
-            Said.of("take the heaviest things ashore"), badness=1.0,
-        )  # fmt: skip
+            Said.of("take the heaviest things ashore"),
+            badness=1.0,
+        )
 
 
 @rule("bow-or-stern-down", topic="level")
@@ -41,9 +43,13 @@ def bow_or_stern_down(ev: Evaluated) -> Iterable[Found]:
     over = np.radians(max(abs(trim) - ev.table["trim"].fine, 0.0))
     moment = over * rest.upright.gm_l_m * ev.rigged.loads.total_kg
     yield from against(
-        ev, "trim", abs(trim), Said.of(f"{{}} {end} down", angle=abs(trim)),
-        Said.of(f"{{}} of weight moved {other}", moment=float(moment)), band=band.trim_deg,
-    )  # fmt: skip
+        ev,
+        "trim",
+        abs(trim),
+        Said.of(f"{{}} {end} down", angle=abs(trim)),
+        Said.of(f"{{}} of weight moved {other}", moment=float(moment)),
+        band=band.trim_deg,
+    )
 
 
 @rule("to-one-side", topic="level")
@@ -54,11 +60,13 @@ def to_one_side(ev: Evaluated) -> Iterable[Found]:
         return
     side, other = ("starboard", "port") if lie.heel_deg > 0 else ("port", "starboard")
     yield from against(
-        ev, "list", abs(lie.heel_deg),
+        ev,
+        "list",
+        abs(lie.heel_deg),
         Said.of(f"Leans {{}} to {side}", angle=abs(lie.heel_deg)),
         Said.of(f"{{}} of weight moved to {other}", moment=abs(lie.offset_moment_kg_m)),
         band=band.list_deg,
-    )  # fmt: skip
+    )
 
 
 @rule("unsteady-seated", topic="steadiness")
@@ -69,10 +77,14 @@ def unsteady_seated(ev: Evaluated) -> Iterable[Found]:
         return
     short = max(0.0, ev.table["gm"].fine - lie.gm_m)
     yield from against(
-        ev, "gm", lie.gm_m, Said.of("GM is only {}", length=lie.gm_m),
+        ev,
+        "gm",
+        lie.gm_m,
+        Said.of("GM is only {}", length=lie.gm_m),
         Said.of("{} of weight lowered, or the seat", moment=short * ev.rigged.loads.total_kg),
-        band=band.gm_m, caution=PASSIVE,
-    )  # fmt: skip
+        band=band.gm_m,
+        caution=PASSIVE,
+    )
 
 
 @rule("seat-high", topic="steadiness")
@@ -83,9 +95,13 @@ def seat_high(ev: Evaluated) -> Iterable[Found]:
     high = seat.z_m - floor
     over = max(0.0, high - ev.table["seat height"].fine)
     yield from against(
-        ev, "seat height", high, Said.of("The seat stands {} over the floor", length=high),
-        Said.of("{} lower", length=over), where="At the seat",
-    )  # fmt: skip
+        ev,
+        "seat height",
+        high,
+        Said.of("The seat stands {} over the floor", length=high),
+        Said.of("{} lower", length=over),
+        where="At the seat",
+    )
 
 
 @rule("heavy-and-high", topic="steadiness")
@@ -99,9 +115,13 @@ def heavy_and_high(ev: Evaluated) -> Iterable[Found]:
         stowed, kg, up = rigged.stowed[i], float(mass[i]), float(over[i])
         if not stowed.stand.on_body:
             yield from against(
-                ev, "high", kg * up, Said.of("{} stands {} over the gunwale", mass=kg, length=up),
-                Said.of("{} lower", length=up), thing_id=stowed.thing_id,
-            )  # fmt: skip
+                ev,
+                "high",
+                kg * up,
+                Said.of("{} stands {} over the gunwale", mass=kg, length=up),
+                Said.of("{} lower", length=up),
+                thing_id=stowed.thing_id,
+            )
 
 
 @rule("heavy-at-an-end", topic="level")
@@ -117,14 +137,23 @@ def heavy_at_an_end(ev: Evaluated) -> Iterable[Found]:
         beyond = out - _MIDDLE_SHARE * hull.length_m
         if beyond > 0 and past(ev, "ends", row.carries_kg * out):
             yield from against(
-                ev, "ends", row.carries_kg * out,
-                Said.of(f"{{}} far toward the {'bow' if x > middle else 'stern'}",
-                        mass=row.carries_kg),
-                Said.of("{} nearer to the middle", length=beyond), thing_id=row.thing_id,
-            )  # fmt: skip
+                ev,
+                "ends",
+                row.carries_kg * out,
+                Said.of(
+                    f"{{}} far toward the {'bow' if x > middle else 'stern'}", mass=row.carries_kg
+                ),
+                Said.of("{} nearer to the middle", length=beyond),
+                thing_id=row.thing_id,
+            )
 
 
 RULES = (
-    does_not_float, bow_or_stern_down, to_one_side, heavy_at_an_end, unsteady_seated, seat_high,
+    does_not_float,
+    bow_or_stern_down,
+    to_one_side,
+    heavy_at_an_end,
+    unsteady_seated,
+    seat_high,
     heavy_and_high,
-)  # fmt: skip
+)

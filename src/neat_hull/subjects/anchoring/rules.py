@@ -33,11 +33,14 @@ def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
     anchors = _anchors(ev)
     if anchors and not _cleats(ev):
         yield Found(
-            "watch", Said.of("Where the anchor line is made fast is not known"),
+            "watch",
+            Said.of("Where the anchor line is made fast is not known"),
             "Whether it can be let go, and how it pulls, hang on that one place.",
-            Said.of("measure the cleat or trolley, and add it under Boat"), badness=1.0,
-            thing_id=anchors[0], caution=NEVER,
-        )  # fmt: skip
+            Said.of("measure the cleat or trolley, and add it under Boat"),
+            badness=1.0,
+            thing_id=anchors[0],
+            caution=NEVER,
+        )
 
 
 @rule("cleat-at-the-beam", topic="anchor")
@@ -52,14 +55,19 @@ def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
         if off < _MIDDLE_SHARE * hull.length_m and abs(cleat.y_m) > _BEAM_SHARE * half:
             clear = _MIDDLE_SHARE * hull.length_m - off
             yield Found(
-                "watch", Said.of(f"{cleat.name} is at the beam"),
+                "watch",
+                Said.of(f"{cleat.name} is at the beam"),
                 "A line that pulls amidships turns the boat broadside and then over; lead it to "
                 "the bow or stern by a trolley.",
-                Said.of("led {} farther toward an end", length=clear), badness=clear,
-                part=cleat.name, where=ev.whereabouts(cleat.x_m, cleat.y_m),
-                at=(cleat.x_m, cleat.y_m, cleat.z_m), figure=amount("length", off),
-                limit=amount("length", _MIDDLE_SHARE * hull.length_m), caution=NEVER,
-            )  # fmt: skip
+                Said.of("led {} farther toward an end", length=clear),
+                badness=clear,
+                part=cleat.name,
+                where=ev.whereabouts(cleat.x_m, cleat.y_m),
+                at=(cleat.x_m, cleat.y_m, cleat.z_m),
+                figure=amount("length", off),
+                limit=amount("length", _MIDDLE_SHARE * hull.length_m),
+                caution=NEVER,
+            )
 
 
 @rule("cleat-out-of-hand", topic="anchor")
@@ -77,14 +85,19 @@ def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     turns = ways[near].zone.value == "twist"
     yield Found(
         "fix" if turns else "stop",
-        Said.of("The anchor line is let go with a twist") if turns else Said.of(
-            "The anchor line cannot be let go from the seat: {} short", length=short),
+        Said.of("The anchor line is let go with a twist")
+        if turns
+        else Said.of("The anchor line cannot be let go from the seat: {} short", length=short),
         "In a current the boat is pulled under by a line that nobody comes to.",
-        Said.of("a cleat {} nearer, or a trolley to the seat", length=short), badness=1 + short,
-        thing_id=anchors[0], where=ev.whereabouts(cleat.x_m, cleat.y_m),
-        at=(cleat.x_m, cleat.y_m, cleat.z_m), figure=amount("length", short),
-        limit=amount("length", 0.0), caution=NEVER,
-    )  # fmt: skip
+        Said.of("a cleat {} nearer, or a trolley to the seat", length=short),
+        badness=1 + short,
+        thing_id=anchors[0],
+        where=ev.whereabouts(cleat.x_m, cleat.y_m),
+        at=(cleat.x_m, cleat.y_m, cleat.z_m),
+        figure=amount("length", short),
+        limit=amount("length", 0.0),
+        caution=NEVER,
+    )
 
 
 @rule("anchored-by-the-stern", topic="anchor")
@@ -98,11 +111,16 @@ def anchored_by_the_stern(ev: Evaluated) -> Iterable[Found]:
         return
     if ev.setup.demands.current_m_s > 0 and past(ev, "freeboard", reading.freeboard_m):
         yield from against(
-            ev, "freeboard", reading.freeboard_m,
-            Said.of("Anchored by the stern the gunwale is {} over the water",
-                    length=reading.freeboard_m),
-            Said.of("lead the line to the bow"), thing_id=anchors[0], caution=NEVER,
-        )  # fmt: skip
+            ev,
+            "freeboard",
+            reading.freeboard_m,
+            Said.of(
+                "Anchored by the stern the gunwale is {} over the water", length=reading.freeboard_m
+            ),
+            Said.of("lead the line to the bow"),
+            thing_id=anchors[0],
+            caution=NEVER,
+        )
 
 
 RULES = (cleat_unknown, cleat_at_the_beam, cleat_out_of_hand, anchored_by_the_stern)

@@ -11,9 +11,10 @@ def _moves(ev: Evaluated, finding: Finding) -> Tries:
     """What is named; or what lies ashore and would serve."""
     service = SERVICES[finding.code]
     ashore = [
-        i for i, thing in ev.setup.things.items()
+        i
+        for i, thing in ev.setup.things.items()
         if service in thing.serves and i not in ev.setup.places
-    ]  # fmt: skip
+    ]
     return Tries(named_in(finding) or tuple(ashore))
 
 

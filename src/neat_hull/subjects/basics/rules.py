@@ -29,31 +29,45 @@ def _missing(
     title = f"{what[0].upper()}{what[1:]} is aboard, but not worn" if aboard else f"No {what}"
     one = aboard[0] if aboard else None
     yield Found(
-        verdict, Said.of(title), why, Said.of(clear), badness=1.0, caution=LAW,
-        thing_id=one, where="On you" if worn else WHOLE,
-    )  # fmt: skip
+        verdict,
+        Said.of(title),
+        why,
+        Said.of(clear),
+        badness=1.0,
+        caution=LAW,
+        thing_id=one,
+        where="On you" if worn else WHOLE,
+    )
 
 
 @rule("no-pfd-worn", topic="basics")
 def no_pfd_worn(ev: Evaluated) -> Iterable[Found]:
     """No PFD on the body: a stop on any water. Usual practice, and law in many places."""
-    yield from _missing(ev, "PFD", "stop", "PFD", "Most who drown from small boats did not wear "
-                        "one, and it cannot be put on in the water.", worn=True)  # fmt: skip
+    yield from _missing(
+        ev,
+        "PFD",
+        "stop",
+        "PFD",
+        "Most who drown from small boats did not wear one, and it cannot be put on in the water.",
+        worn=True,
+    )
 
 
 @rule("no-whistle", topic="basics")
 def no_whistle(ev: Evaluated) -> Iterable[Found]:
     """Nothing to be heard with. Usual practice."""
-    yield from _missing(ev, "whistle", "watch", "whistle", "A voice does not carry over wind; a "
-                        "whistle does.")  # fmt: skip
+    yield from _missing(
+        ev, "whistle", "watch", "whistle", "A voice does not carry over wind; a whistle does."
+    )
 
 
 @rule("no-light-by-night", topic="basics")
 def no_light_by_night(ev: Evaluated) -> Iterable[Found]:
     """No light, on a trip that goes into the dark. Usual practice, and law in most places."""
     if ev.setup.judging.by_night:
-        yield from _missing(ev, "light", "fix", "light", "A kayak without a light is not seen "
-                            "until it is hit.")  # fmt: skip
+        yield from _missing(
+            ev, "light", "fix", "light", "A kayak without a light is not seen until it is hit."
+        )
 
 
 @rule("cold-water", topic="basics")
@@ -66,22 +80,32 @@ def cold_water(ev: Evaluated) -> Iterable[Found]:
     if temp is None:
         if ev.setup.judging.waters != "calm pond":
             yield Found(
-                "watch", Said.of("How cold the water is, is not known"),
-                levels.reason, Said.of("take its temperature, and set it under the setup's trip"),
-                badness=1.0, caution=LAW,
-            )  # fmt: skip
+                "watch",
+                Said.of("How cold the water is, is not known"),
+                levels.reason,
+                Said.of("take its temperature, and set it under the setup's trip"),
+                badness=1.0,
+                caution=LAW,
+            )
         return
     verdict = levels.verdict(temp)
     if verdict == "fine":
         return
-    for one in _missing(ev, "warm clothing", verdict, "clothing for cold water", levels.reason,
-                        worn=True):  # fmt: skip
+    for one in _missing(
+        ev, "warm clothing", verdict, "clothing for cold water", levels.reason, worn=True
+    ):
         yield Found(
-            verdict, Said.of(f"{one.title.text}, in water of {{}}", warmth=temp), one.why,
-            one.clear, badness=levels.beyond(temp), thing_id=one.thing_id, where=one.where,
-            figure=amount("warmth", temp), limit=amount("warmth", levels.crossed(temp)),
+            verdict,
+            Said.of(f"{one.title.text}, in water of {{}}", warmth=temp),
+            one.why,
+            one.clear,
+            badness=levels.beyond(temp),
+            thing_id=one.thing_id,
+            where=one.where,
+            figure=amount("warmth", temp),
+            limit=amount("warmth", levels.crossed(temp)),
             caution=LAW,
-        )  # fmt: skip
+        )
 
 
 @rule("no-spare-paddle", topic="basics")
@@ -89,8 +113,13 @@ def no_spare_paddle(ev: Evaluated) -> Iterable[Found]:
     """Nothing to paddle home with, on a river or open water. Usual practice."""
     if ev.setup.judging.waters != "calm pond":
         verdict: Verdict = "fix" if ev.setup.judging.waters == "open water" else "watch"
-        yield from _missing(ev, "spare paddle", verdict, "spare paddle", "A lost paddle or a "
-                            "drive that jams ends the trip where the wind likes.")  # fmt: skip
+        yield from _missing(
+            ev,
+            "spare paddle",
+            verdict,
+            "spare paddle",
+            "A lost paddle or a drive that jams ends the trip where the wind likes.",
+        )
 
 
 @rule("no-means-to-call", topic="basics")
@@ -98,8 +127,14 @@ def no_means_to_call(ev: Evaluated) -> Iterable[Found]:
     """Nobody can be called, on a river or open water. Usual practice."""
     if ev.setup.judging.waters != "calm pond":
         verdict: Verdict = "fix" if ev.setup.judging.waters == "open water" else "watch"
-        yield from _missing(ev, "call", verdict, "radio or telephone", "Help that is not called "
-                            "does not come.", worn=True)  # fmt: skip
+        yield from _missing(
+            ev,
+            "call",
+            verdict,
+            "radio or telephone",
+            "Help that is not called does not come.",
+            worn=True,
+        )
 
 
 # Which of the basics a rule looks for, by its code: what lies ashore may serve.

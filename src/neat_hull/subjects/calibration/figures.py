@@ -125,8 +125,15 @@ def _float_fit(boat: Boat, test: FloatTest) -> Fitted:
     hull = floating_hull(boat).hull
     for i, x in enumerate(marks_x):
         if not hull.x_aft_m <= x <= hull.x_fwd_m:
-            raise InputErrors([InputError(f"calibration.float_test.marks[{i}].x_m", x,
-                                          "the mark must lie between stern and bow")])  # fmt: skip
+            raise InputErrors(
+                [
+                    InputError(
+                        f"calibration.float_test.marks[{i}].x_m",
+                        x,
+                        "the mark must lie between stern and bow",
+                    )
+                ]
+            )
 
     def off_m(fore: float, aft: float) -> Array:
         floating = FloatingHull.of(shape_of(boat, fore, aft), _UPRIGHT)
@@ -167,12 +174,15 @@ def _float_report(boat: Boat, test: FloatTest) -> FloatFit:
         rms_before_m=float(np.sqrt(np.mean(fit.before_m**2))),
         rms_after_m=float(np.sqrt(np.mean(fit.after_m**2))),
         marks=[
-            MarkFit(x_m=mark.x_m, measured_m=mark.freeboard_m,
-                    before_m=mark.freeboard_m + float(before),
-                    after_m=mark.freeboard_m + float(after))
+            MarkFit(
+                x_m=mark.x_m,
+                measured_m=mark.freeboard_m,
+                before_m=mark.freeboard_m + float(before),
+                after_m=mark.freeboard_m + float(after),
+            )
             for mark, before, after in zip(test.marks, fit.before_m, fit.after_m, strict=True)
         ],
-    )  # fmt: skip
+    )
 
 
 def _tilt_fit(boat: Boat, test: TiltTest) -> tuple[Inclined, float]:
@@ -211,14 +221,18 @@ def _tilt_report(boat: Boat, test: TiltTest) -> TiltFit:
         start_deg=float(np.degrees(found.start_rad)),
         displacement_kg=loads.total_kg,
         points=[
-            TiltPoint(moment_kg_m=moment, heel_deg=one.heel_deg,
-                      residual_deg=float(np.degrees(residual)))
-            for moment, one, residual in zip(moments, test.readings, found.residual_rad,
-                                             strict=True)
+            TiltPoint(
+                moment_kg_m=moment, heel_deg=one.heel_deg, residual_deg=float(np.degrees(residual))
+            )
+            for moment, one, residual in zip(
+                moments, test.readings, found.residual_rad, strict=True
+            )
         ],
         hull_vcg_m=vcg if fine else None,
-        mismatch=None if fine else (
+        mismatch=None
+        if fine
+        else (
             f"taken for the hull's own centre of gravity it would lie {100 * vcg:.0f} cm over the "
             "bottom, which no hull has: check the beams, the bottom and the weights aboard"
         ),
-    )  # fmt: skip
+    )

@@ -21,10 +21,13 @@ def loose_and_heavy(ev: Evaluated) -> Iterable[Found]:
             continue
         if placing.holder(thing_id) is None and not stays(ev, thing_id):
             yield from against(
-                ev, "loose", thing.mass_now_kg,
+                ev,
+                "loose",
+                thing.mass_now_kg,
                 Said.of(f"{ev.name(thing_id)}: {{}}, and loose", mass=thing.mass_now_kg),
-                Said.of("tie it down, or shut it into something"), thing_id=thing_id,
-            )  # fmt: skip
+                Said.of("tie it down, or shut it into something"),
+                thing_id=thing_id,
+            )
 
 
 @rule("lost-in-a-capsize", topic="capsize")
@@ -41,12 +44,14 @@ def lost_in_a_capsize(ev: Evaluated) -> Iterable[Found]:
     unpriced = [ev.name(i) for i in gone if ev.thing(i).price is None]
     ask = f"; no price is known of {', '.join(unpriced)}" if unpriced else ""
     yield from against(
-        ev, "lost", price,
+        ev,
+        "lost",
+        price,
         Said.of(f"{len(gone)} things sink in a capsize, worth {{}}", price=price),
         Said.of(f"leash, float or shut in: {', '.join(names)}{ask}"),
         why="What neither floats nor is tied lies on the bottom before you are back aboard.",
         caution="Each leash is one more line to tangle in; few and short.",
-    )  # fmt: skip
+    )
 
 
 @rule("lines-about-the-legs", topic="capsize")
@@ -65,10 +70,15 @@ def lines_about_the_legs(ev: Evaluated) -> Iterable[Found]:
         return
     names = ", ".join(ev.name(i) for i in here)
     yield from against(
-        ev, "lines", len(here), Said.of("{} lines lie about the legs", count=len(here)),
-        Said.of(f"lead elsewhere: {names}"), thing_id=here[0] if here else None,
-        where="Between the legs", caution="Carry a knife or cutters where either hand finds it.",
-    )  # fmt: skip
+        ev,
+        "lines",
+        len(here),
+        Said.of("{} lines lie about the legs", count=len(here)),
+        Said.of(f"lead elsewhere: {names}"),
+        thing_id=here[0] if here else None,
+        where="Between the legs",
+        caution="Carry a knife or cutters where either hand finds it.",
+    )
 
 
 RULES = (loose_and_heavy, lost_in_a_capsize, lines_about_the_legs)

@@ -155,9 +155,11 @@ def _anchored(boat: Asked, end: str) -> DemandLoads:
     across = end == "side"
     wet, dry = (
         fronts[1 if across else 0]
-        for fronts in (drag.wetted_fronts_m2(rigged.floating, rest),
-                       drag.dry_fronts_m2(rigged.floating, rest))
-    )  # fmt: skip
+        for fronts in (
+            drag.wetted_fronts_m2(rigged.floating, rest),
+            drag.dry_fronts_m2(rigged.floating, rest),
+        )
+    )
     sitter = drag.SITTER_SIDE_M2 if across else drag.SITTER_FRONT_M2
     pull = drag.drag_kg(
         rigged.water_density_kg_m3, drag.BROADSIDE if across else drag.END_ON, wet, n.current_m_s
@@ -177,8 +179,11 @@ def _anchored(boat: Asked, end: str) -> DemandLoads:
     )
     kilos = [Amount(kind="mass", value=pull), Amount(kind="mass", value=float(down))]
     what = Said(text="{} on the line, {} of it down", amounts=kilos)
-    why = {"bow": "Anchored by the bow", "stern": "Anchored by the stern",
-           "side": "Anchored by the side — never"}  # fmt: skip
+    why = {
+        "bow": "Anchored by the bow",
+        "stern": "Anchored by the stern",
+        "side": "Anchored by the side — never",
+    }
     return DemandLoads(f"anchor {end}", why[end], what, loads)
 
 
@@ -217,11 +222,25 @@ def _tank(boat: Asked) -> DemandLoads:
     if n.tank_kg == 0:
         return DemandLoads("tank", "Bait tank filled", what, boat.rigged.loads)
     if behind:
-        return DemandLoads("tank", "Bait tank filled", what, boat.rigged.loads.plus(
-            (n.tank_kg, (behind[0].x_aft_m + behind[0].x_fwd_m) / 2, 0.0,
-             behind[0].floor_z_m + 0.15)))  # fmt: skip
-    return DemandLoads("tank", "Bait tank filled", what,
-                 boat.rigged.loads.plus((n.tank_kg, seat.x_m - 0.4, 0.0, seat.z_m)))  # fmt: skip
+        return DemandLoads(
+            "tank",
+            "Bait tank filled",
+            what,
+            boat.rigged.loads.plus(
+                (
+                    n.tank_kg,
+                    (behind[0].x_aft_m + behind[0].x_fwd_m) / 2,
+                    0.0,
+                    behind[0].floor_z_m + 0.15,
+                )
+            ),
+        )
+    return DemandLoads(
+        "tank",
+        "Bait tank filled",
+        what,
+        boat.rigged.loads.plus((n.tank_kg, seat.x_m - 0.4, 0.0, seat.z_m)),
+    )
 
 
 def _remount(boat: Asked) -> DemandLoads:
@@ -247,8 +266,9 @@ def _flooded(boat: Asked) -> DemandLoads:
     loads = rigged.loads.plus((mass, water.x_m, 0.0, water.z_m))
     running = rigged.water_density_kg_m3 * water.surface_inertia_m4
     what = Said.of("{} of the inside full: {} of water", ratio=n.flooded_share, mass=mass)
-    return DemandLoads("flooded", title, what,
-                 replace(loads, free_surface_kg_m=loads.free_surface_kg_m + running))  # fmt: skip
+    return DemandLoads(
+        "flooded", title, what, replace(loads, free_surface_kg_m=loads.free_surface_kg_m + running)
+    )
 
 
 def _with_water(boat: Asked, well: Well, mass_kg: float) -> Loads:

@@ -29,9 +29,15 @@ from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.demands.cases import MAKERS, Asked, DemandLoads, asking, standing_body
 
 __all__ = [
-    "DemandReading", "anchor_end", "asked_of", "demand_loads", "margin_key", "readings", "solved",
+    "DemandReading",
+    "anchor_end",
+    "asked_of",
+    "demand_loads",
+    "margin_key",
+    "readings",
+    "solved",
     "standing_body",
-]  # fmt: skip
+]
 
 _SOME_GZ_M = 0.001  # less righting lever than this is none
 

@@ -18,14 +18,18 @@ def unsteady_standing(ev: Evaluated) -> Iterable[Found]:
         if one.code == "stand" and past(ev, "gm standing", one.gm_m):
             gm = one.gm_m
             title = (
-                Said.of("GM standing is only {}", length=gm) if gm >= 0
+                Said.of("GM standing is only {}", length=gm)
+                if gm >= 0
                 else Said.of("Stands only by your own balance: GM {}", length=gm)
-            )  # fmt: skip
+            )
             yield from against(
-                ev, "gm standing", gm, title,
-                Said.of("stay seated, or lower the weights"), caution=(
-                    "Standing changes the risk; check that the maker permits it. " + PASSIVE),
-            )  # fmt: skip
+                ev,
+                "gm standing",
+                gm,
+                title,
+                Said.of("stay seated, or lower the weights"),
+                caution=("Standing changes the risk; check that the maker permits it. " + PASSIVE),
+            )
 
 
 @rule("a-demand-past-its-margin", topic="steadiness")
@@ -45,29 +49,42 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
         return  # told by its GM
     if one.margin_used is None:
         yield Found(
-            "stop", Said.of(f"{one.title}: the boat alone would go over"),
-            ev.table["margin"].reason, Said.of("lower the weights, or do without it"),
-            badness=9.0, part=one.code, caution=PASSIVE,
-        )  # fmt: skip
+            "stop",
+            Said.of(f"{one.title}: the boat alone would go over"),
+            ev.table["margin"].reason,
+            Said.of("lower the weights, or do without it"),
+            badness=9.0,
+            part=one.code,
+            caution=PASSIVE,
+        )
         return
     if not past(ev, margin_key(one.code), one.margin_used):
         return
     yield from against(
-        ev, margin_key(one.code), one.margin_used,
+        ev,
+        margin_key(one.code),
+        one.margin_used,
         Said.of(f"{one.title} uses {{}} of the margin", ratio=one.margin_used),
-        Said.of("lower the weights, lean less, or lower the seat"), band=one.margin_band,
-        part=one.code, caution=PASSIVE,
-    )  # fmt: skip
+        Said.of("lower the weights, lean less, or lower the seat"),
+        band=one.margin_band,
+        part=one.code,
+        caution=PASSIVE,
+    )
 
 
 def _edge(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
     if one.freeboard_m is not None and past(ev, "edge", one.freeboard_m):
         yield from against(
-            ev, "edge", one.freeboard_m,
-            Said.of(f"{one.title} brings the gunwale to {{}} over the water",
-                    length=one.freeboard_m),
-            Said.of("carry less, or lean less"), part=one.code, caution=PASSIVE,
-        )  # fmt: skip
+            ev,
+            "edge",
+            one.freeboard_m,
+            Said.of(
+                f"{one.title} brings the gunwale to {{}} over the water", length=one.freeboard_m
+            ),
+            Said.of("carry less, or lean less"),
+            part=one.code,
+            caution=PASSIVE,
+        )
 
 
 RULES = (unsteady_standing, a_demand_past_its_margin)

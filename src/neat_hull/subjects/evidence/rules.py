@@ -36,14 +36,18 @@ def guesses_decide(ev: Evaluated) -> Iterable[Found]:
         if RANK[worst] > max(RANK[levels.verdict(value)], RANK["watch"]):
             first = ", ".join(plain(one.name) for one in names)
             yield Found(
-                "watch", Said.of(f"Unweighed things decide the verdict on {what}"),
+                "watch",
+                Said.of(f"Unweighed things decide the verdict on {what}"),
                 "Within what the guesses leave open it could be worse than it is shown.",
-                Said.of(f"weigh these first: {first}"), badness=off, part=what,
-                thing_id=names[0].thing_id, where=WHOLE,
-                figure=amount(levels.kind, value), band=off,
-                limit=amount(levels.kind, levels.crossed(
-                    value + (-off if levels.rising else off))),
-            )  # fmt: skip
+                Said.of(f"weigh these first: {first}"),
+                badness=off,
+                part=what,
+                thing_id=names[0].thing_id,
+                where=WHOLE,
+                figure=amount(levels.kind, value),
+                band=off,
+                limit=amount(levels.kind, levels.crossed(value + (-off if levels.rising else off))),
+            )
 
 
 def _worst(levels: Levels, value: float, band: float) -> Verdict:

@@ -21,11 +21,15 @@ def does_not_belong_there(ev: Evaluated) -> Iterable[Found]:
     for thing_id, misfit in ev.once(misfits).items():
         over = next(iter(misfit.amounts), None)
         yield Found(
-            "fix", Said(text=f"{ev.name(thing_id)}: {misfit.text}", amounts=misfit.amounts),
+            "fix",
+            Said(text=f"{ev.name(thing_id)}: {misfit.text}", amounts=misfit.amounts),
             "It will not go there, whatever the drawing shows.",
-            Said.of("put it where it fits"), badness=1.0 + (over.value if over else 0.0),
-            thing_id=thing_id, figure=over, limit=None if over is None else amount(over.kind, 0.0),
-        )  # fmt: skip
+            Said.of("put it where it fits"),
+            badness=1.0 + (over.value if over else 0.0),
+            thing_id=thing_id,
+            figure=over,
+            limit=None if over is None else amount(over.kind, 0.0),
+        )
 
 
 @rule("outside-the-boat", topic="fit")
@@ -39,10 +43,15 @@ def outside_the_boat(ev: Evaluated) -> Iterable[Found]:
         thing_id, over = stowed[i].thing_id, float(out[i])
         if ev.setup.places[thing_id].on is None and not ev.thing(thing_id).long:
             yield Found(
-                "fix", Said.of(f"{ev.name(thing_id)} hangs {{}} outside the boat", length=over),
-                "It has nothing under it.", Said.of("{} inward", length=over), badness=over,
-                thing_id=thing_id, figure=amount("length", over), limit=amount("length", 0.0),
-            )  # fmt: skip
+                "fix",
+                Said.of(f"{ev.name(thing_id)} hangs {{}} outside the boat", length=over),
+                "It has nothing under it.",
+                Said.of("{} inward", length=over),
+                badness=over,
+                thing_id=thing_id,
+                figure=amount("length", over),
+                limit=amount("length", 0.0),
+            )
 
 
 RULES = (does_not_belong_there, outside_the_boat)

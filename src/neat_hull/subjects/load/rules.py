@@ -25,13 +25,16 @@ def over_the_rating(ev: Evaluated) -> Iterable[Found]:
         return
     over = carried.counted_kg - carried.rated_kg
     yield Found(
-        "stop", Said.of("{} over the maker's rating", mass=over),
+        "stop",
+        Said.of("{} over the maker's rating", mass=over),
         "Past the rating nobody vouches that the boat floats, steers or comes back up.",
-        Said.of("take {} ashore", mass=over), badness=over,
-        figure=amount("mass", carried.counted_kg), limit=amount("mass", carried.rated_kg),
+        Said.of("take {} ashore", mass=over),
+        badness=over,
+        figure=amount("mass", carried.counted_kg),
+        limit=amount("mass", carried.rated_kg),
         band=_band_kg(ev),
         caution=RATING_WINS,
-    )  # fmt: skip
+    )
 
 
 @rule("rating-unknown", topic="load")
@@ -39,11 +42,13 @@ def rating_unknown(ev: Evaluated) -> Iterable[Found]:
     """No rating is known, so the first of the three schools cannot be asked."""
     if ev.once(weight).rated_kg is None:
         yield Found(
-            "watch", Said.of("The maker's rating is not known"),
+            "watch",
+            Said.of("The maker's rating is not known"),
             "It is the one limit that somebody has tested.",
             Said.of("read the plate by the seat or in the hatch, and type it in under Boat"),
-            badness=1.0, caution=RATING_WINS,
-        )  # fmt: skip
+            badness=1.0,
+            caution=RATING_WINS,
+        )
 
 
 @rule("more-than-is-wise", topic="load")
@@ -61,12 +66,14 @@ def more_than_is_wise(ev: Evaluated) -> Iterable[Found]:
     school = "the working share of the rating" if by_share else "the freeboard target"
     band = _band_kg(ev)
     yield from against(
-        ev, "share", share,
+        ev,
+        "share",
+        share,
         Said.of(f"Carries {{}} of {school}", ratio=share),
         Said.of("leave {} ashore", mass=max(carried.counted_kg - asked, 0.0)),
         band=None if band is None else band / max(carried.limit_kg, 1e-6),
         caution=RATING_WINS,
-    )  # fmt: skip
+    )
 
 
 @rule("gunwale-low", topic="load")
@@ -78,11 +85,13 @@ def gunwale_low(ev: Evaluated) -> Iterable[Found]:
     per_cm = rest.upright.kg_per_cm_immersion
     short = ev.table["freeboard"].fine - rest.equilibrium.least_freeboard_m
     yield from against(
-        ev, "freeboard", rest.equilibrium.least_freeboard_m,
+        ev,
+        "freeboard",
+        rest.equilibrium.least_freeboard_m,
         Said.of("Gunwale only {} over the water", length=rest.equilibrium.least_freeboard_m),
         Said.of("{} less aboard brings it up", mass=max(0.0, 100 * short * per_cm)),
         band=band.draft_m,
-    )  # fmt: skip
+    )
 
 
 @rule("floor-wet", topic="load")
@@ -96,25 +105,38 @@ def floor_wet(ev: Evaluated) -> Iterable[Found]:
     for well, over, flooded in zip(ev.setup.boat.wells, lie.wells_over_m, lie.flooded, strict=True):
         if flooded:
             yield Found(
-                "stop", Said.of(f"The {well.name} is flooded over its rim"),
+                "stop",
+                Said.of(f"The {well.name} is flooded over its rim"),
                 "Water in a well that lifted the boat is weight, and runs to the low side.",
-                Said.of("lighten the boat, or level it"), badness=1.0 - over, part=well.name,
-                where=well.name, figure=amount("length", over), limit=amount("length", 0.0),
-            )  # fmt: skip
+                Said.of("lighten the boat, or level it"),
+                badness=1.0 - over,
+                part=well.name,
+                where=well.name,
+                figure=amount("length", over),
+                limit=amount("length", 0.0),
+            )
         elif well.scuppers == "open":
             wet = over < 0
             title = (
-                Said.of(f"The {well.name} floor stands {{}} under water, {deepest_at(lie)}",
-                        length=-over)
-                if wet else Said.of(f"The {well.name} floor is only {{}} over the water",
-                                    length=over)
-            )  # fmt: skip
+                Said.of(
+                    f"The {well.name} floor stands {{}} under water, {deepest_at(lie)}",
+                    length=-over,
+                )
+                if wet
+                else Said.of(f"The {well.name} floor is only {{}} over the water", length=over)
+            )
             less_kg = 100 * max(0.0, ev.table["floor"].fine - over) * per_cm
             yield from against(
-                ev, "floor", over, title,
+                ev,
+                "floor",
+                over,
+                title,
                 Said.of("{} less aboard, or level it", mass=less_kg),
-                band=band.draft_m, part=well.name, where=well.name, least=_wet(wet),
-            )  # fmt: skip
+                band=band.draft_m,
+                part=well.name,
+                where=well.name,
+                least=_wet(wet),
+            )
 
 
 def _wet(wet: bool) -> Verdict | None:

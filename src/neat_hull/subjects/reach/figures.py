@@ -128,8 +128,11 @@ def _kept(ev: Evaluated) -> dict[int, Aboard]:
 
 
 def _leaning(row: Aboard, lean: Lean) -> Aboard:
-    told = {"heels_deg": lean.heels_deg, "margin_used": lean.margin_used,
-            "freeboard_m": lean.freeboard_m}  # fmt: skip
+    told = {
+        "heels_deg": lean.heels_deg,
+        "margin_used": lean.margin_used,
+        "freeboard_m": lean.freeboard_m,
+    }
     same = all(getattr(row, name) == value for name, value in told.items())
     return row if same else row.model_copy(update=told)
 

@@ -9,30 +9,42 @@ from neat_hull.subjects.reach.figures import aboard
 from neat_hull.subjects.reach.limits import NEEDED_ZONE, STEPS_ALLOWED, zone_steps
 from neat_hull.subjects.room.figures import clashes, is_lid
 
-_ZONE = {"hand": "in hand", "lean": "with a lean", "twist": "with a twist",
-         "leave": "out of the seat", "ashore": "ashore only"}  # fmt: skip
+_ZONE = {
+    "hand": "in hand",
+    "lean": "with a lean",
+    "twist": "with a twist",
+    "leave": "out of the seat",
+    "ashore": "ashore only",
+}
 
 
 @rule("too-far-for-its-use", topic="reach")
 def too_far_for_its_use(ev: Evaluated) -> Iterable[Found]:
     """Farther than how often it is used asks: each cast in hand, each fish with a lean, hourly
-    with a twist. Our threshold, from how people fish."""  # fmt: skip
+    with a twist. Our threshold, from how people fish."""
     for row in ev.once(aboard):
         thing_id, thing = row.thing_id, ev.thing(row.thing_id)
         steps = zone_steps(row.zone, thing.use)
         if steps and thing.use != "emergency":
             needed = NEEDED_ZONE[thing.use]
             yield from against(
-                ev, "far", steps,
+                ev,
+                "far",
+                steps,
                 Said.of(f"{ev.name(thing_id)} is come by {_ZONE[row.zone]}"),
                 Said.of(f"used {thing.use}: it wants to be {_nearer(needed)}"),
                 thing_id=thing_id,
-            )  # fmt: skip
+            )
 
 
 def _nearer(zone: str) -> str:
-    return {"hand": "in hand", "lean": "within a lean", "twist": "within a twist",
-            "leave": "where it is come by afloat", "ashore": "anywhere"}[zone]  # fmt: skip
+    return {
+        "hand": "in hand",
+        "lean": "within a lean",
+        "twist": "within a twist",
+        "leave": "where it is come by afloat",
+        "ashore": "anywhere",
+    }[zone]
 
 
 @rule("emergency-out-of-hand", topic="reach")
@@ -52,9 +64,12 @@ def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
                 "watch" if steps == 1 else "fix",
                 Said.of(title),
                 "What is needed in the water is of use on the body, or where one hand finds it.",
-                Said.of("on the body, or in hand"), badness=float(steps), thing_id=thing_id,
-                figure=amount("count", steps), limit=amount("count", 0),
-            )  # fmt: skip
+                Said.of("on the body, or in hand"),
+                badness=float(steps),
+                thing_id=thing_id,
+                figure=amount("count", steps),
+                limit=amount("count", 0),
+            )
 
 
 @rule("too-many-steps", topic="reach")
@@ -65,10 +80,13 @@ def too_many_steps(ev: Evaluated) -> Iterable[Found]:
         more = len(row.steps) - STEPS_ALLOWED[thing.use]
         if more > 0 and not zone_steps(row.zone, thing.use):
             yield from against(
-                ev, "steps", more,
+                ev,
+                "steps",
+                more,
                 Said.of(f"{ev.name(thing_id)} takes {{}} steps to get at", count=len(row.steps)),
-                Said.of("first " + ", then ".join(row.steps)), thing_id=thing_id,
-            )  # fmt: skip
+                Said.of("first " + ", then ".join(row.steps)),
+                thing_id=thing_id,
+            )
 
 
 @rule("lid-cannot-open", topic="reach")
@@ -79,11 +97,17 @@ def lid_cannot_open(ev: Evaluated) -> Iterable[Found]:
         if is_lid(key):
             name = ev.name(clash.thing_id)
             yield Found(
-                clash.verdict, Said.of(f"{name} stands in the way of {plain(clash.what)}"),
-                "What must be moved first has nowhere to go afloat.", clash.clear,
-                badness=-clash.gap_m + 0.01, thing_id=clash.thing_id, part=key, at=clash.at,
-                figure=amount("length", clash.gap_m), limit=amount("length", 0.0),
-            )  # fmt: skip
+                clash.verdict,
+                Said.of(f"{name} stands in the way of {plain(clash.what)}"),
+                "What must be moved first has nowhere to go afloat.",
+                clash.clear,
+                badness=-clash.gap_m + 0.01,
+                thing_id=clash.thing_id,
+                part=key,
+                at=clash.at,
+                figure=amount("length", clash.gap_m),
+                limit=amount("length", 0.0),
+            )
 
 
 RULES = (too_far_for_its_use, emergency_out_of_hand, too_many_steps, lid_cannot_open)

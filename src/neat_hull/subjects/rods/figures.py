@@ -75,8 +75,9 @@ def _butt_gap(rigged: Rigged, butt: Point, reel: Point) -> tuple[float, str]:
     parts = together(*(one.solids for one in legs))
     names = [one.title for one in legs for _ in range(len(one.solids))]
     count = len(parts)
-    handle = rods(np.tile(butt, (count, 1)), np.tile(reel, (count, 1)),
-                  np.full(count, _BUTT_RADIUS_M))  # fmt: skip
+    handle = rods(
+        np.tile(butt, (count, 1)), np.tile(reel, (count, 1)), np.full(count, _BUTT_RADIUS_M)
+    )
     found = gaps(handle, parts).gap_m
     nearest = int(found.argmin())
     return float(found[nearest]), names[nearest]

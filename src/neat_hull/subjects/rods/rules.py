@@ -16,11 +16,15 @@ def reel_over_the_water(ev: Evaluated) -> Iterable[Found]:
     for lie in ev.once(rod_ends):
         if lie.reel_out_m is not None:
             yield from against(
-                ev, "reel out", lie.reel_out_m,
-                Said.of(f"The reel of {ev.name(lie.thing_id)} hangs {{}} outside",
-                        length=lie.reel_out_m),
-                Said.of("{} inward", length=max(0.0, lie.reel_out_m)), thing_id=lie.thing_id,
-            )  # fmt: skip
+                ev,
+                "reel out",
+                lie.reel_out_m,
+                Said.of(
+                    f"The reel of {ev.name(lie.thing_id)} hangs {{}} outside", length=lie.reel_out_m
+                ),
+                Said.of("{} inward", length=max(0.0, lie.reel_out_m)),
+                thing_id=lie.thing_id,
+            )
 
 
 @rule("tip-far-out", topic="rods")
@@ -28,12 +32,17 @@ def tip_far_out(ev: Evaluated) -> Iterable[Found]:
     """A tip reaches far past the beam. Our threshold."""
     for lie in ev.once(rod_ends):
         yield from against(
-            ev, "tip out", lie.tip_past_beam_m,
-            Said.of(f"The tip of {ev.name(lie.thing_id)} is {{}} past the side",
-                    length=lie.tip_past_beam_m),
-            Said.of("turn its holder toward the bow or stern"), thing_id=lie.thing_id,
+            ev,
+            "tip out",
+            lie.tip_past_beam_m,
+            Said.of(
+                f"The tip of {ev.name(lie.thing_id)} is {{}} past the side",
+                length=lie.tip_past_beam_m,
+            ),
+            Said.of("turn its holder toward the bow or stern"),
+            thing_id=lie.thing_id,
             at=lie.tip,
-        )  # fmt: skip
+        )
 
 
 @rule("tip-high", topic="rods")
@@ -41,11 +50,17 @@ def tip_high(ev: Evaluated) -> Iterable[Found]:
     """A tip stands high over the seat. Our threshold."""
     for lie in ev.once(rod_ends):
         yield from against(
-            ev, "tip up", lie.tip_over_seat_m,
-            Said.of(f"The tip of {ev.name(lie.thing_id)} stands {{}} over the seat",
-                    length=lie.tip_over_seat_m),
-            Said.of("lay it flatter"), thing_id=lie.thing_id, at=lie.tip,
-        )  # fmt: skip
+            ev,
+            "tip up",
+            lie.tip_over_seat_m,
+            Said.of(
+                f"The tip of {ev.name(lie.thing_id)} stands {{}} over the seat",
+                length=lie.tip_over_seat_m,
+            ),
+            Said.of("lay it flatter"),
+            thing_id=lie.thing_id,
+            at=lie.tip,
+        )
 
 
 @rule("tips-close", topic="rods")
@@ -60,11 +75,15 @@ def tips_close(ev: Evaluated) -> Iterable[Found]:
         one, other = sorted((lies[i].thing_id, lies[j].thing_id))
         gap = float(apart[i, j])
         yield from against(
-            ev, "tips apart", gap,
-            Said.of(f"The tips of {ev.name(one)} and {ev.name(other)} are {{}} "
-                    "apart", length=gap),
-            Said.of("turn one of them away"), thing_id=one, other_id=other, at=lies[i].tip,
-        )  # fmt: skip
+            ev,
+            "tips apart",
+            gap,
+            Said.of(f"The tips of {ev.name(one)} and {ev.name(other)} are {{}} apart", length=gap),
+            Said.of("turn one of them away"),
+            thing_id=one,
+            other_id=other,
+            at=lies[i].tip,
+        )
 
 
 @rule("nowhere-to-park-a-rod", topic="rods")
@@ -74,12 +93,19 @@ def nowhere_to_park_a_rod(ev: Evaluated) -> Iterable[Found]:
         return
     if ev.once(parking)[1] is None:
         yield Found(
-            "watch", Said.of("Nowhere to park a rod while a fish is unhooked"),
+            "watch",
+            Said.of("Nowhere to park a rod while a fish is unhooked"),
             "It takes both hands, and the rod is then held between the knees, or lost.",
-            Said.of("a tube or holder within a hand's reach"), badness=1.0, where="At the seat",
-        )  # fmt: skip
+            Said.of("a tube or holder within a hand's reach"),
+            badness=1.0,
+            where="At the seat",
+        )
 
 
 RULES = (
-    reel_over_the_water, tip_far_out, tip_high, tips_close, nowhere_to_park_a_rod,
-)  # fmt: skip
+    reel_over_the_water,
+    tip_far_out,
+    tip_high,
+    tips_close,
+    nowhere_to_park_a_rod,
+)

@@ -134,19 +134,29 @@ def _limbs(sitter: _Sitter) -> list[Needed]:
     found = []
     for segment in sitter.body.segments:
         if segment.name in ("thigh", "shank", "foot", "trunk"):
-            side = "" if segment.name == "trunk" else (
-                "port " if segment.upper_m[1] > 0 else "starboard "
-            )  # fmt: skip
-            thick = rods(segment.upper_m[None], segment.far_m[None],
-                         np.array([segment.thickness_m / 2]))  # fmt: skip
-            title = "your back and belly" if segment.name == "trunk" else (
-                f"the {side}{segment.name}"
-            )  # fmt: skip
+            side = (
+                ""
+                if segment.name == "trunk"
+                else ("port " if segment.upper_m[1] > 0 else "starboard ")
+            )
+            thick = rods(
+                segment.upper_m[None], segment.far_m[None], np.array([segment.thickness_m / 2])
+            )
+            title = (
+                "your back and belly" if segment.name == "trunk" else (f"the {side}{segment.name}")
+            )
             found.append(
-                Needed(f"{side}{segment.name}", title, "legs", thick, 0.02, "fix",
-                       spares=frozenset({"seat", "drive", "rudder"}),
-                    spares_worn=True)
-            )  # fmt: skip
+                Needed(
+                    f"{side}{segment.name}",
+                    title,
+                    "legs",
+                    thick,
+                    0.02,
+                    "fix",
+                    spares=frozenset({"seat", "drive", "rudder"}),
+                    spares_worn=True,
+                )
+            )
     return found
 
 
@@ -157,12 +167,16 @@ def _pedals(sitter: _Sitter) -> list[Needed]:
     if kind == "crank":
         reach_m = CRANK_M + 0.3 * build.foot_m  # the heel swings behind the pedal
         high = seat.brace_z_m + 2 * CRANK_M + 0.05
-        solids = _box((seat.brace_x_m - reach_m, -wide, seat.brace_z_m),
-                      (seat.brace_x_m + reach_m, wide, high))  # fmt: skip
+        solids = _box(
+            (seat.brace_x_m - reach_m, -wide, seat.brace_z_m),
+            (seat.brace_x_m + reach_m, wide, high),
+        )
         title = "the pedal circle"
     elif kind == "push":
-        solids = _box((seat.brace_x_m - PUSH_M, -wide, seat.brace_z_m),
-                      (seat.brace_x_m + 0.05, wide, seat.brace_z_m + build.foot_m))  # fmt: skip
+        solids = _box(
+            (seat.brace_x_m - PUSH_M, -wide, seat.brace_z_m),
+            (seat.brace_x_m + 0.05, wide, seat.brace_z_m + build.foot_m),
+        )
         title = "the push of the pedals"
     else:
         return []
@@ -180,13 +194,22 @@ def _stroke(sitter: _Sitter) -> list[Needed]:
     found = []
     for name, side in _SIDES.items():
         half, height = sitter.gunwale((hip + toe) / 2)
-        solids = _box((hip, side * (half - KNUCKLES_M), height + 0.01),
-                      (toe, side * (half + _STROKE_OUT_M), height + _STROKE_UP_M))  # fmt: skip
+        solids = _box(
+            (hip, side * (half - KNUCKLES_M), height + 0.01),
+            (toe, side * (half + _STROKE_OUT_M), height + _STROKE_UP_M),
+        )
         found.append(
-            Needed(f"stroke {name}", f"the paddle stroke to {name}", "stroke", solids, 0.0, "fix",
-                   counts=sitter.propulsion == "paddle",
-                   spares=frozenset({"paddle", "seat"}))
-        )  # fmt: skip
+            Needed(
+                f"stroke {name}",
+                f"the paddle stroke to {name}",
+                "stroke",
+                solids,
+                0.0,
+                "fix",
+                counts=sitter.propulsion == "paddle",
+                spares=frozenset({"paddle", "seat"}),
+            )
+        )
     return found
 
 
@@ -196,9 +219,18 @@ def _feet(sitter: _Sitter) -> list[Needed]:
     solids = _box(
         (x - long / 3, -wide / 2, floor + 0.01), (x + 2 * long / 3, wide / 2, floor + high)
     )
-    return [Needed("feet", "where the feet stand and turn", "legs", solids, 0.0, "fix",
-                   counts=sitter.posture == "stands",
-                   spares=frozenset({"seat", "drive", "rudder"}))]  # fmt: skip
+    return [
+        Needed(
+            "feet",
+            "where the feet stand and turn",
+            "legs",
+            solids,
+            0.0,
+            "fix",
+            counts=sitter.posture == "stands",
+            spares=frozenset({"seat", "drive", "rudder"}),
+        )
+    ]
 
 
 def _fight(sitter: _Sitter) -> list[Needed]:
@@ -206,10 +238,21 @@ def _fight(sitter: _Sitter) -> list[Needed]:
     side, seat = _SIDES[name], sitter.seat
     far, out, up = _FIGHT_M
     half, height = sitter.gunwale(seat.x_m + far / 2)
-    solids = _box((seat.x_m + 0.25, side * (half - 0.12), height + _FIGHT_FROM_M),
-                  (seat.x_m + 0.25 + far, side * (half - 0.12 + out), height + up))  # fmt: skip
-    return [Needed("fight", f"the side a fish is fought on, {name}", "cast", solids, 0.0, "watch",
-                   spares=frozenset({"paddle"}))]  # fmt: skip
+    solids = _box(
+        (seat.x_m + 0.25, side * (half - 0.12), height + _FIGHT_FROM_M),
+        (seat.x_m + 0.25 + far, side * (half - 0.12 + out), height + up),
+    )
+    return [
+        Needed(
+            "fight",
+            f"the side a fish is fought on, {name}",
+            "cast",
+            solids,
+            0.0,
+            "watch",
+            spares=frozenset({"paddle"}),
+        )
+    ]
 
 
 def _back_cast(sitter: _Sitter) -> list[Needed]:
@@ -217,13 +260,15 @@ def _back_cast(sitter: _Sitter) -> list[Needed]:
     side, body = _SIDES[name], sitter.body
     joint = body.shoulder_m(side)
     turn = np.pi - side * _CAST_OUT_RAD  # aft, and out to the casting side
-    middle = joint + np.array([
-        np.cos(turn) * _CAST_FAR_M / 2, np.sin(turn) * _CAST_FAR_M / 2, _CAST_UP_M / 2 + 0.05
-    ])  # fmt: skip
-    solids = boxes(middle[None], np.array([[_CAST_FAR_M, _CAST_WIDE_M, _CAST_UP_M]]),
-                   np.array([turn]))  # fmt: skip
-    return [Needed("back cast", f"the back cast over the {name} shoulder", "cast", solids, 0.0,
-                   "fix")]  # fmt: skip
+    middle = joint + np.array(
+        [np.cos(turn) * _CAST_FAR_M / 2, np.sin(turn) * _CAST_FAR_M / 2, _CAST_UP_M / 2 + 0.05]
+    )
+    solids = boxes(
+        middle[None], np.array([[_CAST_FAR_M, _CAST_WIDE_M, _CAST_UP_M]]), np.array([turn])
+    )
+    return [
+        Needed("back cast", f"the back cast over the {name} shoulder", "cast", solids, 0.0, "fix")
+    ]
 
 
 def _remount(sitter: _Sitter) -> list[Needed]:
@@ -232,32 +277,63 @@ def _remount(sitter: _Sitter) -> list[Needed]:
     side, seat = _SIDES[name], sitter.seat
     long, up = _REMOUNT_M
     half, height = sitter.gunwale(seat.x_m + 0.2)
-    solids = _box((seat.x_m - long / 4, side * 0.24, height - 0.05),
-                  (seat.x_m + 3 * long / 4, side * (half + 0.15), height + up))  # fmt: skip
-    return [Needed("remount", f"the side to get back in over, {name}", "remount", solids, 0.0,
-                   "fix", spares=frozenset({"seat"}))]  # fmt: skip
+    solids = _box(
+        (seat.x_m - long / 4, side * 0.24, height - 0.05),
+        (seat.x_m + 3 * long / 4, side * (half + 0.15), height + up),
+    )
+    return [
+        Needed(
+            "remount",
+            f"the side to get back in over, {name}",
+            "remount",
+            solids,
+            0.0,
+            "fix",
+            spares=frozenset({"seat"}),
+        )
+    ]
 
 
 def _motor(sitter: _Sitter) -> list[Needed]:
     hull, kind = sitter.hull, sitter.propulsion
     half, height = sitter.gunwale(sitter.seat.x_m)
     swing: dict[str, Solids] = {
-        "motor bow": _box((hull.x_fwd_m - 0.25, -0.2, height),
-                          (hull.x_fwd_m + 0.3, 0.2, height + 0.5)),
-        "motor stern": _box((hull.x_aft_m - 0.5, -0.25, height - 0.1),
-                            (hull.x_aft_m + 0.15, 0.25, height + 0.4)),
-        "motor side": _box((sitter.seat.x_m - 0.45, half - 0.1, height - 0.1),
-                           (sitter.seat.x_m - 0.1, half + 0.35, height + 0.4)),
-    }  # fmt: skip
+        "motor bow": _box(
+            (hull.x_fwd_m - 0.25, -0.2, height), (hull.x_fwd_m + 0.3, 0.2, height + 0.5)
+        ),
+        "motor stern": _box(
+            (hull.x_aft_m - 0.5, -0.25, height - 0.1), (hull.x_aft_m + 0.15, 0.25, height + 0.4)
+        ),
+        "motor side": _box(
+            (sitter.seat.x_m - 0.45, half - 0.1, height - 0.1),
+            (sitter.seat.x_m - 0.1, half + 0.35, height + 0.4),
+        ),
+    }
     if kind not in swing:
         return []
-    return [Needed("motor", "the swing of the motor", "remount", swing[kind], 0.02, "fix",
-                   spares=frozenset({"drive", "rudder"}))]  # fmt: skip
+    return [
+        Needed(
+            "motor",
+            "the swing of the motor",
+            "remount",
+            swing[kind],
+            0.02,
+            "fix",
+            spares=frozenset({"drive", "rudder"}),
+        )
+    ]
 
 
 _ALL: tuple[Callable[[_Sitter], list[Needed]], ...] = (
-    _limbs, _pedals, _stroke, _feet, _fight, _back_cast, _remount, _motor,
-)  # fmt: skip
+    _limbs,
+    _pedals,
+    _stroke,
+    _feet,
+    _fight,
+    _back_cast,
+    _remount,
+    _motor,
+)
 
 
 def is_lid(key: str) -> bool:
@@ -268,17 +344,38 @@ def is_lid(key: str) -> bool:
 def lids(rigged: Rigged) -> list[Needed]:
     """The swing of each lid: a box over its mouth as high as the lid is deep across."""
     found = [
-        Needed(f"{HATCH}{f.name}", f"the lid of {f.name}", "remount",
-               _lid(f.x_m, f.y_m, f.z_m, f.length_m, f.width_m or 0.2, 0.0), 0.0, "fix")
+        Needed(
+            f"{HATCH}{f.name}",
+            f"the lid of {f.name}",
+            "remount",
+            _lid(f.x_m, f.y_m, f.z_m, f.length_m, f.width_m or 0.2, 0.0),
+            0.0,
+            "fix",
+        )
         for f in hatches(rigged.setup.boat)
-    ]  # fmt: skip
+    ]
     for stowed in rigged.stowed:
         thing, stand = rigged.setup.things[stowed.thing_id], stowed.stand
         if thing.inner_m is not None and thing.opens == "lid" and thing.height_m > 0.1:
-            solids = _lid(stand.x_m, stand.y_m, stand.base_z_m + thing.height_m, thing.length_m,
-                          thing.width_m, np.radians(stand.turn_deg))  # fmt: skip
-            found.append(Needed(f"{LID}{stowed.thing_id}", f"the lid of {thing.name}", "remount",
-                                solids, 0.0, "watch", owner=stowed.thing_id))  # fmt: skip
+            solids = _lid(
+                stand.x_m,
+                stand.y_m,
+                stand.base_z_m + thing.height_m,
+                thing.length_m,
+                thing.width_m,
+                np.radians(stand.turn_deg),
+            )
+            found.append(
+                Needed(
+                    f"{LID}{stowed.thing_id}",
+                    f"the lid of {thing.name}",
+                    "remount",
+                    solids,
+                    0.0,
+                    "watch",
+                    owner=stowed.thing_id,
+                )
+            )
     return found
 
 
@@ -289,5 +386,8 @@ def hatches(boat: Boat) -> list[Hatch]:
 
 def _lid(x: float, y: float, z: float, length: float, width: float, turn_rad: float) -> Solids:
     high = min(length, width)
-    return boxes(np.array([[x, y, z + 0.01 + high / 2]]), np.array([[length, width, high]]),
-                 np.array([turn_rad]))  # fmt: skip
+    return boxes(
+        np.array([[x, y, z + 0.01 + high / 2]]),
+        np.array([[length, width, high]]),
+        np.array([turn_rad]),
+    )

@@ -40,14 +40,29 @@ TOUCH_M = 0.01  # things that are into each other by less are set against each o
 RODS_APART_M = 0.03  # rods nearer than this knock and tangle
 _UP_SHARE = 0.4  # lifting a thing is offered where it is less than that of moving it aside
 _DIAGONAL = math.sqrt(0.5)
-_WAYS = np.array([
-    (1, 0, 0), (-1, 0, 0), (0, 1, 0), (0, -1, 0),
-    (_DIAGONAL, _DIAGONAL, 0), (_DIAGONAL, -_DIAGONAL, 0),
-    (-_DIAGONAL, _DIAGONAL, 0), (-_DIAGONAL, -_DIAGONAL, 0), (0, 0, 1),
-])  # fmt: skip
-_WORDS = ("toward the bow", "toward the stern", "to port", "to starboard",
-          "forward and to port", "forward and to starboard", "aft and to port",
-          "aft and to starboard")  # fmt: skip
+_WAYS = np.array(
+    [
+        (1, 0, 0),
+        (-1, 0, 0),
+        (0, 1, 0),
+        (0, -1, 0),
+        (_DIAGONAL, _DIAGONAL, 0),
+        (_DIAGONAL, -_DIAGONAL, 0),
+        (-_DIAGONAL, _DIAGONAL, 0),
+        (-_DIAGONAL, -_DIAGONAL, 0),
+        (0, 0, 1),
+    ]
+)
+_WORDS = (
+    "toward the bow",
+    "toward the stern",
+    "to port",
+    "to starboard",
+    "forward and to port",
+    "forward and to starboard",
+    "aft and to port",
+    "aft and to starboard",
+)
 
 _Index = NDArray[np.intp]
 
@@ -70,10 +85,12 @@ def clashes(ev: Evaluated) -> list[Clash]:
     gone = moved | (before.setup.places.keys() - ev.setup.places.keys())
     lids_moved = {f"{LID}{i}" for i in gone}
     kept = [
-        one for one in before.once(clashes)
-        if one.thing_id not in gone and one.with_thing not in gone
+        one
+        for one in before.once(clashes)
+        if one.thing_id not in gone
+        and one.with_thing not in gone
         and one.envelope not in lids_moved
-    ]  # fmt: skip
+    ]
     return sorted([*kept, *clashes_of(ev.rigged, moved)], key=_order) if moved else kept
 
 
@@ -184,9 +201,12 @@ def _near_envelopes(rigged: Rigged, room: _Solids, asked: Flags) -> tuple[list[N
     )
     here, there = here[open_], there[open_]
     return wanted, _meeting(
-        room.solids.take(here), parts.take(there), room.owner[here], whose[there],
+        room.solids.take(here),
+        parts.take(there),
+        room.owner[here],
+        whose[there],
         margin[whose[there]],
-    )  # fmt: skip
+    )
 
 
 @lru_cache(maxsize=16)
@@ -310,9 +330,14 @@ def _meeting(one: Solids, other: Solids, first: _Index, second: _Index, margin_m
 
 
 def _clash(
-    rigged: Rigged, met: _Met, row: int, what: str, verdict: Verdict,
-    envelope: str | None = None, other: int | None = None,
-) -> Clash:  # fmt: skip
+    rigged: Rigged,
+    met: _Met,
+    row: int,
+    what: str,
+    verdict: Verdict,
+    envelope: str | None = None,
+    other: int | None = None,
+) -> Clash:
     x, y, z = met.at_m[row].tolist()
     return Clash(
         thing_id=rigged.stowed[int(met.first[row])].thing_id,

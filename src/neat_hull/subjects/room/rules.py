@@ -37,15 +37,25 @@ def _found(ev: Evaluated, clash: Clash, why: str) -> Found:
     )
 
 
-_LEGS = ("port thigh", "starboard thigh", "port shank", "starboard shank", "port foot",
-         "starboard foot", "trunk")  # fmt: skip
+_LEGS = (
+    "port thigh",
+    "starboard thigh",
+    "port shank",
+    "starboard shank",
+    "port foot",
+    "starboard foot",
+    "trunk",
+)
 
 
 @rule("butt-meets-the-body", topic="room")
 def butt_meets_the_body(ev: Evaluated) -> Iterable[Found]:
     """The butt or reel of a rod comes into legs, hip or belly; the gap is kept by `envelopes`."""
-    for one in _in(ev, _LEGS.__contains__, "A butt against the leg turns the holder, bruises, "
-                   "and is in the way of getting out."):  # fmt: skip
+    for one in _in(
+        ev,
+        _LEGS.__contains__,
+        "A butt against the leg turns the holder, bruises, and is in the way of getting out.",
+    ):
         if one.thing_id in ev.rods:
             yield one
 
@@ -61,8 +71,9 @@ def meets_the_body(ev: Evaluated) -> Iterable[Found]:
 @rule("in-the-stroke", topic="room")
 def in_the_stroke(ev: Evaluated) -> Iterable[Found]:
     """Something stands where the paddle or the knuckles pass, on a boat that is paddled."""
-    yield from _in(ev, lambda key: key.startswith("stroke"),
-                   "Knuckles and shaft meet it at every stroke.")  # fmt: skip
+    yield from _in(
+        ev, lambda key: key.startswith("stroke"), "Knuckles and shaft meet it at every stroke."
+    )
 
 
 @rule("in-the-pedals", topic="room")
@@ -83,8 +94,11 @@ def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
 
     A rod that is the only one is the one that is fought with, and out of its holder by then.
     """
-    for one in _in(ev, "fight".__eq__, "A fish at the boat's side goes under whatever stands "
-                   "there, and the line with it."):  # fmt: skip
+    for one in _in(
+        ev,
+        "fight".__eq__,
+        "A fish at the boat's side goes under whatever stands there, and the line with it.",
+    ):
         if {one.thing_id} != ev.rods:
             yield one
 
@@ -112,8 +126,11 @@ def into_each_other(ev: Evaluated) -> Iterable[Found]:
     """Two things take the same room, by a centimetre or more."""
     for clash in ev.once(clashes):
         if clash.with_thing is not None and clash.verdict == "fix":
-            yield _found(ev, clash, "Two things cannot be in one place; one of them is not where "
-                         "it is drawn.")  # fmt: skip
+            yield _found(
+                ev,
+                clash,
+                "Two things cannot be in one place; one of them is not where it is drawn.",
+            )
 
 
 @rule("rods-knock", topic="room")
@@ -121,12 +138,21 @@ def rods_knock(ev: Evaluated) -> Iterable[Found]:
     """Two rods or poles nearer than 3 cm. Our threshold."""
     for clash in ev.once(clashes):
         if clash.with_thing is not None and clash.verdict == "watch":
-            yield _found(ev, clash, "Rods nearer than a hand's breadth knock, and their lines "
-                         "tangle.")  # fmt: skip
+            yield _found(
+                ev, clash, "Rods nearer than a hand's breadth knock, and their lines tangle."
+            )
 
 
 RULES = (
-    butt_meets_the_body, meets_the_body, in_the_stroke, in_the_pedals, under_the_feet,
-    on_the_fight_side, in_the_back_cast, on_the_remount_side, in_the_motors_swing, into_each_other,
+    butt_meets_the_body,
+    meets_the_body,
+    in_the_stroke,
+    in_the_pedals,
+    under_the_feet,
+    on_the_fight_side,
+    in_the_back_cast,
+    on_the_remount_side,
+    in_the_motors_swing,
+    into_each_other,
     rods_knock,
-)  # fmt: skip
+)

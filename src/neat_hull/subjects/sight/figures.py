@@ -28,13 +28,15 @@ def dead_arcs(ev: Evaluated) -> list[DeadArc]:
             continue
         turn = math.radians(stand.turn_deg)
         bearings = [
-            math.degrees(math.atan2(
-                stand.y_m + a * math.sin(turn) + b * math.cos(turn) - float(eye[1]),
-                max(0.02, ahead + a * math.cos(turn) - b * math.sin(turn)),
-            ))
+            math.degrees(
+                math.atan2(
+                    stand.y_m + a * math.sin(turn) + b * math.cos(turn) - float(eye[1]),
+                    max(0.02, ahead + a * math.cos(turn) - b * math.sin(turn)),
+                )
+            )
             for a in (-thing.length_m / 2, thing.length_m / 2)
             for b in (-thing.width_m / 2, thing.width_m / 2)
-        ]  # fmt: skip
+        ]
         low, high = max(min(bearings), -AHEAD_DEG), min(max(bearings), AHEAD_DEG)
         if high - low > _WIDE_DEG:
             found.append(DeadArc(thing_id=stowed.thing_id, from_deg=low, to_deg=high))

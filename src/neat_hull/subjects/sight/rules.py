@@ -20,9 +20,13 @@ def view_hidden(ev: Evaluated) -> Iterable[Found]:
         return
     names = ", ".join(ev.name(arc.thing_id) for arc in arcs)
     yield from against(
-        ev, "sight", hidden, Said.of("{} of the view ahead is hidden", angle=hidden),
-        Said.of(f"lower or move {names}"), thing_id=worst.thing_id,
-    )  # fmt: skip
+        ev,
+        "sight",
+        hidden,
+        Said.of("{} of the view ahead is hidden", angle=hidden),
+        Said.of(f"lower or move {names}"),
+        thing_id=worst.thing_id,
+    )
 
 
 RULES = (view_hidden,)

@@ -13,10 +13,14 @@ def in_two_setups(ev: Evaluated) -> Iterable[Found]:
     for thing_id, other in ev.elsewhere:
         if thing_id in ev.setup.places:
             yield Found(
-                "watch", Said.of(f"{ev.name(thing_id)} goes with {other!r} that day too"),
-                "There is one of it.", Said.of("leave it out of one of the two, or change a day"),
-                badness=1.0, thing_id=thing_id, part=other[:40],
-            )  # fmt: skip
+                "watch",
+                Said.of(f"{ev.name(thing_id)} goes with {other!r} that day too"),
+                "There is one of it.",
+                Said.of("leave it out of one of the two, or change a day"),
+                badness=1.0,
+                thing_id=thing_id,
+                part=other[:40],
+            )
 
 
 RULES = (in_two_setups,)

@@ -129,22 +129,22 @@ def changed(
     """Findings that are gone or milder, as they were; and those that are new or worse, as now."""
     was, now = ({one.key: one for one in rows} for rows in (before, after))
     gone = [
-        one for key, one in was.items()
+        one
+        for key, one in was.items()
         if key not in now or RANK[now[key].verdict] < RANK[one.verdict]
-    ]  # fmt: skip
+    ]
     new = [
-        one for key, one in now.items()
+        one
+        for key, one in now.items()
         if key not in was or RANK[was[key].verdict] < RANK[one.verdict]
-    ]  # fmt: skip
+    ]
     return gone, new
 
 
 def brief(figures: Figures) -> Brief:
     """The few figures that a move is told by."""
     open_ = [one for one in figures.findings if one.accepted is None]
-    count: dict[Verdict, int] = {
-        word: sum(one.verdict == word for one in open_) for word in RANK
-    }  # fmt: skip
+    count: dict[Verdict, int] = {word: sum(one.verdict == word for one in open_) for word in RANK}
     afloat = figures.afloat
     return Brief(
         carried_kg=figures.weight.carried_kg,

@@ -264,9 +264,10 @@ def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterato
         if not (_goes(rigged, thing_id, theirs) and _goes(rigged, other_id, place)):
             continue
         yield Move(
-            "swap", Said.of(f"{_name(thing)} and {_name(other)} change places"),
+            "swap",
+            Said.of(f"{_name(thing)} and {_name(other)} change places"),
             ((thing_id, _taking(place, theirs)), (other_id, _taking(theirs, place))),
-        )  # fmt: skip
+        )
 
 
 def _goes(rigged: Rigged, thing_id: int, place: Place) -> bool:

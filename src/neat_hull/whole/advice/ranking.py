@@ -82,8 +82,10 @@ class _Costs:
         trim = np.degrees(lie.trim_rad) - np.degrees(x / (total * up.gm_l_m))
         heel = np.degrees(lie.heel_rad) - np.degrees(y / (total * max(up.gm_m, 0.03)))
         rows: tuple[tuple[LimitKey, float], ...] = (
-            ("trim", abs(trim)), ("list", abs(heel)), ("gm", up.gm_m - z / total),
-        )  # fmt: skip
+            ("trim", abs(trim)),
+            ("list", abs(heel)),
+            ("gm", up.gm_m - z / total),
+        )
         for key, value in rows:
             levels = self.now.table[key]
             weight = _FOCUS if key == self.focus else 1.0

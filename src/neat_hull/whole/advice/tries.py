@@ -51,9 +51,11 @@ class Tried:
     @property
     def reach_cost(self) -> float:
         """What its distance from the hand comes to."""
-        far = 0.0 if not self.steps_too_far else (
-            WEIGHT["watch"] if self.steps_too_far == 1 else WEIGHT["fix"]
-        )  # fmt: skip
+        far = (
+            0.0
+            if not self.steps_too_far
+            else (WEIGHT["watch"] if self.steps_too_far == 1 else WEIGHT["fix"])
+        )
         return far + 5 * max(0.0, self.short_m)
 
 
