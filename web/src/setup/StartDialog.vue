@@ -8,6 +8,7 @@ import { useLook } from './look'
 import { useSetup } from './useSetup'
 import { BOTTOMS, MEASURES } from './measures'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 
 const open = defineModel<boolean>({ required: true })
@@ -122,15 +123,7 @@ async function start(): Promise<void> {
         :wrong="wrong('hull_mass_kg')"
         testid="start-hull_mass_kg"
       />
-      <ChoiceGroup
-        v-model="draft.hull_evidence"
-        label="Where the boat's weight comes from"
-        :options="[
-          ['weighed', 'weighed'],
-          ['label', 'label'],
-          ['guess', 'guess'],
-        ]"
-      />
+      <EvidenceChoice v-model="draft.hull_evidence" label="Where the boat's weight comes from" />
       <label>Maker's rating</label>
       <QuantityInput
         v-model="draft.rated_kg"
@@ -151,13 +144,10 @@ async function start(): Promise<void> {
         :wrong="wrong('angler_mass_kg') || wrong('mass_kg')"
         testid="start-angler_mass_kg"
       />
-      <ChoiceGroup
+      <EvidenceChoice
         v-model="draft.angler_evidence"
         label="Where your weight comes from"
-        :options="[
-          ['weighed', 'weighed'],
-          ['guess', 'guess'],
-        ]"
+        :labelled="false"
       />
       <label>Your height</label>
       <QuantityInput

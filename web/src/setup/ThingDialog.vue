@@ -5,6 +5,7 @@ import { api, ask, Offline, Refusal, type Problem, type Thing } from '@/api/clie
 import { shrunk } from '@/kit/photo'
 import type { Units } from '@/kit/units'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import InstrumentReading from '@/kit/InstrumentReading.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import {
@@ -101,16 +102,8 @@ const other = computed(() =>
         :wrong="wrong('mass_kg')"
         testid="thing-mass"
       />
-      <span>It was</span>
-      <ChoiceGroup
-        v-model="draft.evidence"
-        label="Where the weight comes from"
-        :options="[
-          ['weighed', 'weighed'],
-          ['label', 'on a label'],
-          ['guess', 'guessed'],
-        ]"
-      />
+      <span>Weight from</span>
+      <EvidenceChoice v-model="draft.evidence" />
       <span>Shape</span>
       <ChoiceGroup v-model="draft.shape" label="Shape" :options="SHAPES" />
       <label>Length</label>

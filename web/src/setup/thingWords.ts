@@ -68,6 +68,7 @@ export function draftOf(thing: Thing): Draft {
   const plain = structuredClone(thing)
   return {
     ...plain,
+    part: plain.part ?? null,
     rod: { ...USUAL.Rod, butt_m: null, ...plain.rod },
     container: {
       ...USUAL.Container,
@@ -87,6 +88,7 @@ export function thingOf(draft: Draft): Thing {
   const filled = fill.empty_kg != null || fill.sloshes || fill.afloat
   return {
     ...plain,
+    part: plain.part ?? null,
     rod: isRod ? rod : null,
     container: holds ? container : null,
     fill: filled ? fill : null,

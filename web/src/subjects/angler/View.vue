@@ -14,7 +14,7 @@ import { show } from '@/kit/units'
 import { told } from '@/kit/words'
 import { layOut } from '@/drawing/sheet'
 import BodyLengthsForm from './BodyLengthsForm.vue'
-import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import ReachLimitsForm from './ReachLimitsForm.vue'
 import { useLook } from '@/setup/look'
@@ -130,14 +130,7 @@ function back(): void {
           :wrong="wrong('angler.mass_kg')"
           testid="angler-mass"
         />
-        <ChoiceGroup
-          v-model="angler.evidence"
-          label="Where the weight comes from"
-          :options="[
-            ['weighed', 'weighed'],
-            ['guess', 'guess'],
-          ]"
-        />
+        <EvidenceChoice v-model="angler.evidence" :labelled="false" />
         <label>Height</label>
         <QuantityInput
           v-model="angler.stature_m"

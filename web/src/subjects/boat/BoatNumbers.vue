@@ -3,6 +3,7 @@
 import type { Boat } from '@/api/client'
 import type { Units } from '@/kit/units'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 
 const boat = defineModel<Boat>({ required: true })
@@ -32,15 +33,7 @@ defineProps<{ units: Units; wrong: (field: string) => string }>()
       :wrong="wrong('hull_mass_kg')"
       testid="hull_mass_kg"
     />
-    <ChoiceGroup
-      v-model="boat.hull_evidence"
-      label="Where the weight comes from"
-      :options="[
-        ['weighed', 'weighed'],
-        ['label', 'label'],
-        ['guess', 'guess'],
-      ]"
-    />
+    <EvidenceChoice v-model="boat.hull_evidence" />
     <label>Maker's rating</label>
     <QuantityInput
       v-model="boat.rated_kg"

@@ -4,6 +4,7 @@ import type { Boat, Fitting, FittingKind } from '@/api/client'
 import { CHOICES, USUAL } from '@/api/words'
 import { unitOf, type Units } from '@/kit/units'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 
 const boat = defineModel<Boat>({ required: true })
@@ -52,21 +53,19 @@ function drop(i: number): void {
     >
     <template v-for="(well, i) in boat.wells" :key="i">
       <el-input v-model="well.name" size="small" :aria-label="`Name of well ${i + 1}`" />
-      <QuantityInput
-        :model-value="bow_x_m - well.x_fwd_m"
+      <FromBowInput
+        v-model="well.x_fwd_m"
+        :bow_x_m="bow_x_m"
         :label="`${well.name}: forward end, from the bow`"
-        kind="length"
         :units="units"
         :wrong="wrong(`wells[${i}].x_fwd_m`)"
-        @update:model-value="well.x_fwd_m = bow_x_m - $event"
       />
-      <QuantityInput
-        :model-value="bow_x_m - well.x_aft_m"
+      <FromBowInput
+        v-model="well.x_aft_m"
+        :bow_x_m="bow_x_m"
         :label="`${well.name}: after end, from the bow`"
-        kind="length"
         :units="units"
         :wrong="wrong(`wells[${i}].x_aft_m`)"
-        @update:model-value="well.x_aft_m = bow_x_m - $event"
       />
       <QuantityInput
         v-model="well.half_breadth_m"
@@ -123,13 +122,7 @@ function drop(i: number): void {
         <label>Name</label>
         <el-input v-model="one.name" size="small" aria-label="Name of the fitting" />
         <label>From the bow</label>
-        <QuantityInput
-          :model-value="bow_x_m - one.x_m"
-          label="From the bow"
-          kind="length"
-          :units="units"
-          @update:model-value="one.x_m = bow_x_m - $event"
-        />
+        <FromBowInput v-model="one.x_m" :bow_x_m="bow_x_m" label="From the bow" :units="units" />
         <label>To port</label>
         <QuantityInput
           v-model="one.y_m"

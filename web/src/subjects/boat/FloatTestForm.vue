@@ -5,6 +5,7 @@ import FitPlot from './FitPlot.vue'
 import { number, show, unitOf, type Units } from '@/kit/units'
 import { computed } from 'vue'
 import { loadOf, type Aboard } from '@/setup/measures'
+import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import TestFrame from './TestFrame.vue'
 import TestLoad from './TestLoad.vue'
@@ -70,12 +71,11 @@ const dots = computed(() =>
       <div class="marks">
         <span class="soft">from the bow</span><span class="soft">gunwale over water</span><span />
         <template v-for="(mark, i) in test.marks" :key="i">
-          <QuantityInput
-            :model-value="bow_x_m - mark.x_m"
+          <FromBowInput
+            v-model="mark.x_m"
+            :bow_x_m="bow_x_m"
             :label="`Mark ${i + 1}: from the bow`"
-            kind="length"
             :units="units"
-            @update:model-value="mark.x_m = bow_x_m - $event"
           />
           <QuantityInput
             v-model="mark.freeboard_m"

@@ -3,6 +3,7 @@
 import type { Calibration, CalibrationReport } from '@/api/client'
 import { show, type Units } from '@/kit/units'
 import InstrumentReading from '@/kit/InstrumentReading.vue'
+import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import TestFrame from './TestFrame.vue'
 
@@ -46,12 +47,11 @@ function start(): void {
           testid="lift-bow"
         />
         <label>from the bow</label>
-        <QuantityInput
-          :model-value="bow_x_m - test.bow_x_m"
+        <FromBowInput
+          v-model="test.bow_x_m"
+          :bow_x_m="bow_x_m"
           label="Bow handle, from the bow"
-          kind="length"
           :units="units"
-          @update:model-value="test.bow_x_m = bow_x_m - $event"
         />
         <label>Stern scale</label>
         <QuantityInput
@@ -61,12 +61,11 @@ function start(): void {
           :units="units"
         />
         <label>from the bow</label>
-        <QuantityInput
-          :model-value="bow_x_m - test.stern_x_m"
+        <FromBowInput
+          v-model="test.stern_x_m"
+          :bow_x_m="bow_x_m"
           label="Stern handle, from the bow"
-          kind="length"
           :units="units"
-          @update:model-value="test.stern_x_m = bow_x_m - $event"
         />
       </div>
       <InstrumentReading scale @force="test.bow_kg = Math.round($event * 10) / 10" />

@@ -3,6 +3,7 @@
 import type { Units } from '@/kit/units'
 import type { TestLoad as Load } from '@/setup/measures'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 
 const test = defineModel<T>({ required: true })
@@ -20,12 +21,11 @@ defineProps<{ units: Units; bow_x_m: number; testid: string }>()
       :testid="`${testid}-load`"
     />
     <label>From the bow</label>
-    <QuantityInput
-      :model-value="bow_x_m - test.load_x_m"
+    <FromBowInput
+      v-model="test.load_x_m"
+      :bow_x_m="bow_x_m"
       label="Where it acts, from the bow"
-      kind="length"
       :units="units"
-      @update:model-value="test.load_x_m = bow_x_m - $event"
     />
     <label>Height</label>
     <QuantityInput
