@@ -72,14 +72,13 @@ check-types: install
 	@$(BIN)/python scripts/openapi.py --check
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts --check >/dev/null || { echo "web/src/api/schema.d.ts is stale: run make types" >&2; exit 1; }
 
-# `make test K=gm` for one thing. Each worker has a server and a browser of its own, and waits now and
-# then, so that two cores keep three busy.
+# `make test K=gm` for one thing. A worker for each of two cores, with a server and a browser of its own.
 pytest: install build chromium
-	@$(BIN)/pytest -q -n 3 --dist worksteal $(if $(K),-k "$(K)")
+	@$(BIN)/pytest -q -n 2 --dist worksteal $(if $(K),-k "$(K)")
 
 # The same with many more random examples.
 nightly: install build chromium
-	@NEAT_HULL_EXAMPLES=nightly $(BIN)/pytest -q -n 3 --dist worksteal -o timeout=3600
+	@NEAT_HULL_EXAMPLES=nightly $(BIN)/pytest -q -n 2 --dist worksteal -o timeout=3600
 
 bench: install build chromium
 	@$(BIN)/python -m benchmarks.evaluate

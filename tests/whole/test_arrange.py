@@ -53,7 +53,6 @@ def allowed(options: Choice, taken: tuple[Candidate, ...]) -> bool:
     return all(one.into is None or one.into not in moving or one.into in stays for one in taken)
 
 
-LONG = 30.0  # seconds: how quick the machine is, is no question here
 SPOILED = put(put(CLEAN, CRATE, 0.5, 0.15), FISH_BAG, 0.8, 0.1)
 
 
@@ -74,7 +73,7 @@ def test_the_solver_finds_what_counting_out_finds(setup: Setup, free: tuple[int,
     best = min(
         cost_of(now, options, taken) for taken in product(*groups) if allowed(options, taken)
     )
-    solved = _solve(_problem(now, options), [], LONG)
+    solved = _solve(_problem(now, options), [])
     assert solved is not None
     places = solved.places
     assert solved.proved
@@ -88,9 +87,9 @@ def test_the_solver_finds_what_counting_out_finds(setup: Setup, free: tuple[int,
 
 def test_a_choice_that_is_barred_is_not_made_again() -> None:
     problem = _problem(evaluated(FULL), choice(evaluated(FULL)))
-    first = _solve(problem, [], LONG)
+    first = _solve(problem, [])
     assert first is not None
-    second = _solve(problem, [_bar(problem, first)], LONG)
+    second = _solve(problem, [_bar(problem, first)])
     assert second is not None
     shared = set(first.moved) & set(second.moved)
     assert len(shared) <= len(first.moved) - max(1, len(first.moved) // 3)
@@ -99,7 +98,7 @@ def test_a_choice_that_is_barred_is_not_made_again() -> None:
 def test_what_is_chosen_excludes_what_it_meets() -> None:
     now = evaluated(FULL)
     options = choice(now)
-    solved = _solve(_problem(now, options), [], LONG)
+    solved = _solve(_problem(now, options), [])
     assert solved is not None
     places = solved.places
     taken = tuple(
