@@ -5,16 +5,14 @@ from pathlib import Path
 from typing import Any
 
 import pytest
+from tests.judged import FULL, ROD_S, SPARE_ROD, without
 
-from neat_hull.files.demo import demo_setups
-from neat_hull.model.setup import Setup
 from neat_hull.rig.subject import Subject
 from neat_hull.whole import registry
 from neat_hull.whole.advice.best import advise
 from neat_hull.whole.evaluate import evaluate
 
 PAGE = Path(__file__).parents[1] / "docs/extend.md"
-SPARE, STARBOARD = 10, 8
 
 
 def example() -> Subject:
@@ -26,16 +24,10 @@ def example() -> Subject:
     return subject
 
 
-def without(setup: Setup, *gone: int) -> Setup:
-    places = {i: place for i, place in setup.places.items() if i not in gone}
-    return setup.model_copy(update={"places": places})
-
-
 def test_the_example_judges_beside_the_others(monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr(registry, "SUBJECTS", (*registry.SUBJECTS, example()))
-    demo = demo_setups()[0]
-    assert "a-lone-rod" not in {one.code for one in evaluate(demo).findings}
-    lone = without(demo, SPARE, STARBOARD)
+    assert "a-lone-rod" not in {one.code for one in evaluate(FULL).findings}
+    lone = without(FULL, SPARE_ROD, ROD_S)
     (finding,) = (one for one in evaluate(lone).findings if one.code == "a-lone-rod")
     assert (finding.verdict, finding.limit_key) == ("watch", "rods short")
     assert finding.where

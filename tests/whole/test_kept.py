@@ -6,16 +6,14 @@ from typing import Any
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.judged import CRATE, FULL
 
 from neat_hull.errors import InputErrors
-from neat_hull.files.demo import demo_setups
 from neat_hull.model.setup import OnThing, OnWell, Place, Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.whole.evaluate import evaluate, evaluated, live
 
 Draw = Callable[[st.SearchStrategy[Any]], Any]
-DEMO = demo_setups()[0]
-CRATE = 9
 
 
 def moved(setup: Setup, draw: Draw) -> Setup:
@@ -107,8 +105,8 @@ def require_same(kept: Any, cold: Any, where: str = "figures") -> None:
 
 @given(st.data())
 def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject) -> None:
-    past: list[Setup] = [DEMO]
-    kept: Evaluated | None = evaluated(DEMO)
+    past: list[Setup] = [FULL]
+    kept: Evaluated | None = evaluated(FULL)
     for _ in range(6):
         undo = len(past) > 1 and data.draw(st.integers(0, 4)) == 0
         setup = past[-2] if undo else data.draw(st.sampled_from(CHANGES))(past[-1], data.draw)

@@ -1,6 +1,6 @@
 """Moving several things in one go: to the other side, or into line with each other."""
 
-from typing import Literal, get_args
+from typing import Literal
 
 from neat_hull.errors import InputError
 from neat_hull.model.boat import Boat, Fitting
@@ -10,7 +10,6 @@ from neat_hull.rig.parents.base import footprint_m
 from neat_hull.rig.rigging import Rigged, Stowed
 
 Way = Literal["mirror", "fore ends", "middles", "after ends", "one line", "evenly"]
-WAYS = get_args(Way)
 
 _ACROSS_M = 0.05  # how exactly a fitting must lie opposite another to be its twin
 

@@ -29,14 +29,15 @@ def live(ev: Evaluated, judged: bool = True) -> Figures:
 
     A boat that sinks or rolls over is an answer, no error.
     """
-    parts: dict[str, Any] = {
-        key: ev.once(figure)
-        for subject in registry.SUBJECTS
-        for key, figure in subject.live.items()
-    }
-    figures = Figures(**parts, findings=ev.once(judge) if judged else [])
-    ev.forget_before()
-    return figures
+    try:
+        parts: dict[str, Any] = {
+            key: ev.once(figure)
+            for subject in registry.SUBJECTS
+            for key, figure in subject.live.items()
+        }
+        return Figures(**parts, findings=ev.once(judge) if judged else [])
+    finally:
+        ev.forget_before()  # whatever comes of it, or each would hold on to all before it
 
 
 def evaluate(

@@ -44,7 +44,7 @@ def _judged(ev: Evaluated) -> list[_Judged]:
     for _, rule in registry.rules():
         for one in rule.check(ev):
             key = _key(rule, one)
-            now = _where(ev, one), _at(ev, one), accepted.get(key)
+            now = *_place(ev, one), accepted.get(key)
             was = before.get(key)
             same = was is not None and now == (was.where, was.at, was.accepted)
             if was is not None and same and one == was.found:
@@ -59,14 +59,12 @@ def _key(rule: Rule, one: Found) -> str:
     return ":".join([rule.code, *ids, *([one.part] if one.part else [])])
 
 
-def _where(ev: Evaluated, one: Found) -> str:
-    aboard = one.thing_id if one.thing_id in ev.setup.places else None
-    return one.where or (WHOLE if aboard is None else ev.where_is(aboard))
-
-
-def _at(ev: Evaluated, one: Found) -> Point | None:
-    aboard = one.thing_id if one.thing_id in ev.setup.places else None
-    return one.at or (None if aboard is None else ev.rigged.by_id[aboard].centre_m)
+def _place(ev: Evaluated, one: Found) -> tuple[str, Point | None]:
+    """Where it is in words, and the point: as the rule says, else those of the thing."""
+    if one.thing_id is None or one.thing_id not in ev.setup.places:
+        return one.where or WHOLE, one.at
+    centre_m = ev.rigged.by_id[one.thing_id].centre_m
+    return one.where or ev.where_is(one.thing_id), one.at or centre_m
 
 
 def _finding(

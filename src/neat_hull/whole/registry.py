@@ -58,13 +58,16 @@ def subject_of(code: str) -> Subject:
 
 def base_limits() -> dict[str, Levels]:
     """Every row of the table of limits, as for a river and somebody used to it."""
-    return {key: levels for subject in SUBJECTS for key, levels in subject.limits.items()}
+    return _registered(SUBJECTS)
+
+
+def _registered(subjects: tuple[Subject, ...]) -> dict[str, Levels]:
+    return {key: levels for subject in subjects for key, levels in subject.limits.items()}
 
 
 @lru_cache(maxsize=8)
 def _profile(subjects: tuple[Subject, ...], waters: Waters, hand: Hand) -> Table:
-    base = {key: levels for subject in subjects for key, levels in subject.limits.items()}
-    return for_profile(base, waters, hand)
+    return for_profile(_registered(subjects), waters, hand)
 
 
 def limits_for(judging: Judging) -> Table:
