@@ -10,9 +10,9 @@ from tests.meshes import box_of, mesh_of, under_water
 
 from neat_hull.physics.hull.shape import Hull, Station, Well
 from neat_hull.physics.water.floating import FloatingHull
+from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.hydrostatics import equilibrium, settle, settle_with_curve
 from neat_hull.physics.water.loads import Loads
-from neat_hull.physics.water.stability import FULL_RAD
 
 DENSITY = 1000.0
 MESH_SECTIONS = 81  # as many as bring the mesh within 0.1 % of the same volume

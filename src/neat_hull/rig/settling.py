@@ -6,7 +6,7 @@ import numpy as np
 
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.physics.water import hydrostatics
-from neat_hull.physics.water.cross_curves import HEEL_RAD
+from neat_hull.physics.water.heels import HEEL_RAD
 from neat_hull.physics.water.hydrostatics import Equilibrium, RightingCurve, Settled, Upright
 from neat_hull.rig.evaluated import Evaluated
 

@@ -5,7 +5,8 @@ import pytest
 from tests.boats import FRESH, afloat, barge, kayak
 
 from neat_hull.errors import DoesNotFloat
-from neat_hull.physics.water.cross_curves import HEEL_RAD, cross_curves
+from neat_hull.physics.water.cross_curves import cross_curves
+from neat_hull.physics.water.heels import HEEL_RAD
 from neat_hull.physics.water.hydrostatics import settle_with_curve, upright
 from neat_hull.physics.water.loads import Loads
 

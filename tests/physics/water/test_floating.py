@@ -9,6 +9,7 @@ from tests.boats import FRESH, afloat, barge, kayak, loads, well
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.floating import FloatingHull
+from neat_hull.physics.water.heels import HEEL_RAD
 from neat_hull.physics.water.hydrostatics import equilibrium, righting_curve, settle
 from neat_hull.physics.water.immersion import TurnedSections
 
@@ -20,12 +21,15 @@ def test_a_first_guess_is_near_where_the_boat_floats() -> None:
 
 
 @pytest.mark.parametrize("count", [1, 13])
-def test_two_users_of_the_same_heels_never_share(count: int) -> None:
+def test_the_same_heels_are_lent_again_and_two_users_never_share(count: int) -> None:
     """Neither the first ones, which have their own arrays, nor those that read a table."""
     boat, heels = afloat(kayak()), np.radians(np.linspace(0, 40, count))
-    for _ in range(3):
-        with boat.turned(heels) as first, boat.turned(heels) as second:
-            assert first is not second
+    with boat.turned(heels) as first, boat.turned(heels) as second:
+        assert first is not second
+    with boat.turned(heels) as again:
+        assert again in (first, second)
+    with boat.turned(HEEL_RAD) as first, boat.turned(HEEL_RAD) as second:
+        assert first is not second
 
 
 def test_a_heel_of_some_search_is_not_kept() -> None:
@@ -34,6 +38,14 @@ def test_a_heel_of_some_search_is_not_kept() -> None:
         pass
     with boat.turned(np.array([0.123])) as again:
         assert again is not once
+
+
+def test_an_answer_does_not_hang_on_what_was_asked_before() -> None:
+    boat, load = afloat(kayak()), loads((30, 1.75, 0, 0.16), (80, 1.7, 0.03, 0.38))
+    first, *later = (
+        righting_curve(settle(boat, load, FRESH), HEEL_RAD).gz_m.tolist() for _ in range(5)
+    )
+    assert later == [first] * 4
 
 
 def test_threads_get_the_same_answers_at_once() -> None:
@@ -59,8 +71,7 @@ def test_threads_get_the_same_answers_at_once() -> None:
         thread.join()
     for one, other in zip(alone, together, strict=True):
         assert other is not None
-        # The first answers come before the table, and agree with it to the last digits only.
-        assert other == pytest.approx(one, abs=1e-12, nan_ok=True)
+        assert np.array_equal(one, other, equal_nan=True)
 
 
 def test_open_and_plugged_wells_that_overlap_count_once_each() -> None:

@@ -9,9 +9,10 @@ from tests.examples import examples
 
 from neat_hull.physics.water.flooded import bilge, box_surface_inertia_m4
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
+from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.hydrostatics import equilibrium, righting_curve, settle, upright
 from neat_hull.physics.water.loads import Loads
-from neat_hull.physics.water.stability import FULL_RAD, stability_of
+from neat_hull.physics.water.stability import stability_of
 
 BOAT = afloat(kayak())
 

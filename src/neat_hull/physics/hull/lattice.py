@@ -62,6 +62,11 @@ class Lattice:
         """Greatest coordinate in a section, in m."""
         return float(max(np.abs(self.y_m).max(), np.abs(self.z_m).max()))
 
+    @property
+    def level_rise_m(self) -> float:
+        """An edge that rises by no more, in m, counts as level: a billionth of the size."""
+        return 1e-9 * self.size_m
+
     @cached_property
     def moments_m(self) -> Array:
         """(3·g, e): the weights times 1, x and x²."""

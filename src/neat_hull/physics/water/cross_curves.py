@@ -15,6 +15,7 @@ from numpy.typing import NDArray
 from neat_hull.errors import DoesNotFloat
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.water.floating import FloatingHull
+from neat_hull.physics.water.heels import HEEL_RAD
 from neat_hull.physics.water.hydrostatics import (
     RightingCurve,
     Settled,
@@ -26,7 +27,6 @@ from neat_hull.physics.water.loads import Loads
 
 Index = NDArray[np.intp]
 
-HEEL_RAD = np.radians(np.arange(0.0, 61.0, 5.0))
 _COUNT = 9
 _LIGHTEST_KG = 50.0
 _HEAVIEST_KG, _FULL_SHARE = 320.0, 0.75  # the latter of what the hull carries before it goes under

@@ -1,6 +1,5 @@
 """A hull ready to float, and the boat at rest in a given attitude."""
 
-from collections import Counter
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, field
@@ -12,13 +11,13 @@ from neat_hull.errors import DoesNotFloat
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.lattice import WATERPLANE_SPANS_PER_LENGTH, Lattice, loft
 from neat_hull.physics.hull.shape import Hull
+from neat_hull.physics.water.heels import STANDING
 from neat_hull.physics.water.immersion import Immersion, Planes, Sideways, TurnedSections
 from neat_hull.physics.water.section_table import SectionTable
 
 _TABLE_RAD = np.radians(np.arange(0.0, 91.0, 10.0))
 _TABLE_LEVELS = 16
 _KEPT = 4  # sets of heels whose sections are kept: curves of screens, and upright
-_TABULATED_AFTER = 2  # questions at the same heels: a table costs about as much as it saves in two
 
 
 @dataclass(frozen=True, eq=False)
@@ -37,7 +36,6 @@ class FloatingHull:
     level_m3: Array
     _turned: dict[bytes, TurnedSections] = field(default_factory=dict)
     _tables: dict[bytes, SectionTable] = field(default_factory=dict)
-    _asked: Counter[bytes] = field(default_factory=Counter)
 
     @classmethod
     def of(cls, hull: Hull, table_rad: Array = _TABLE_RAD) -> "FloatingHull":
@@ -65,39 +63,30 @@ class FloatingHull:
     def turned(self, heel_rad: Array) -> Iterator[Planes]:
         """The sections seen at k heels, lent to one user at a time and kept for the next.
 
-        The same heels are asked for again and again, in a drag above all: from the third time on
-        they are read off a table. Popping is atomic, so two threads never hold the same arrays.
+        Those of the curves are read off a table, from the first time on: what an answer comes to
+        must not hang on what was asked before it. Popping is atomic, so two threads never hold the
+        same arrays.
         """
         key = heel_rad.tobytes()
-        table = self._table(key, self.lattice, heel_rad)
-        if table is not None:
-            yield table.planes()
+        if key in STANDING:
+            yield self._table(key, self.lattice, heel_rad).planes()
             return
         turned = self._turned.pop(key, None) or TurnedSections(self.lattice, heel_rad)
         try:
             yield turned
         finally:
+            # A single heel is a step of some search, unless it is upright.
             if len(self._turned) < _KEPT and (len(heel_rad) > 1 or not heel_rad.any()):
                 self._turned[key] = turned
 
     def upright_waterplane(self) -> Planes:
         """The finer cut of `waterplanes`, seen upright."""
-        upright = np.zeros(1)
-        table = self._table(b"waterplane", self.waterplanes, upright)
-        return TurnedSections(self.waterplanes, upright) if table is None else table.planes()
+        return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes()
 
-    def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable | None:
-        """The table of a lattice at these heels, once it is worth having."""
-        table = self._tables.get(key)
-        if table is not None:
-            return table
-        self._asked[key] += 1
-        # A single heel is a step of some search, unless it is upright.
-        again = len(heel_rad) > 1 or not heel_rad.any()
-        if not again or self._asked[key] <= _TABULATED_AFTER or len(self._tables) >= _KEPT:
-            return None
-        self._tables[key] = table = SectionTable.of(lattice, heel_rad)
-        return table
+    def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable:
+        if key not in self._tables:
+            self._tables[key] = SectionTable.of(lattice, heel_rad)
+        return self._tables[key]
 
     @property
     def depth_m(self) -> float:

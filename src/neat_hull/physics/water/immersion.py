@@ -60,7 +60,6 @@ class Planes(Protocol):
         """The moments along s under the planes that `immerse` was last asked for."""
 
 
-_LEVEL = 1e-9  # of the boat's size: an edge that rises less lies along the water
 _AT_ONCE = 12_000  # edges × attitudes handled together: as much as stays near the processor
 
 
@@ -79,7 +78,7 @@ class TurnedSections:
         self._s0 = y0 * cos - z0 * sin
         self._ds = (y1 - y0) * cos - (z1 - z0) * sin
         rise = self._e1 - self._e0
-        level = np.abs(rise) <= _LEVEL * lattice.size_m
+        level = np.abs(rise) <= lattice.level_rise_m
         np.copyto(rise, np.inf, where=level)
         rise *= 2.0
         self._half_slope = self._ds / rise  # 0 where the edge lies along the water
@@ -194,7 +193,7 @@ def immersed(
     s -= z * sin
     (s0, s1), size = s, np.abs(d)
     (u0, u1), slope = d - size, d1 - d0  # u and l as in `TurnedSections.immerse`
-    level = np.abs(slope) <= _LEVEL * lattice.size_m
+    level = np.abs(slope) <= lattice.level_rise_m
     if level.any():
         slope[level] = np.inf
     slope *= 2.0

@@ -15,8 +15,6 @@ from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.lattice import Lattice
 from neat_hull.physics.water.immersion import Immersion, Sideways
 
-_LEVEL = 1e-9  # of the boat's size: an edge that rises less lies along the water
-
 
 @dataclass(frozen=True, eq=False)
 class SectionTable:
@@ -69,7 +67,7 @@ def _tabulated(
     e0, e1 = y0 * s + z0 * c, y1 * s + z1 * c  # (k, r, e)
     s0 = y0 * c - z0 * s
     ds, rise = (y1 - y0) * c - (z1 - z0) * s, e1 - e0
-    steep = np.abs(rise) > _LEVEL * lattice.size_m
+    steep = np.abs(rise) > lattice.level_rise_m
     slope = np.where(steep, ds / np.where(steep, rise, 1.0), 0.0)
     signed = np.where(steep, np.sign(rise), 0.0) * weight
     level = np.sort(np.where(weight == 0.0, np.inf, e0), axis=2)

@@ -11,11 +11,11 @@ from scipy.interpolate import PchipInterpolator
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
+from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.hydrostatics import RightingCurve, Settled, settle_with_curve
 from neat_hull.physics.water.loads import Loads
 
 _NO_LEVER_M = 1e-7  # far below what anything here is known to
-FULL_RAD = np.radians(np.arange(0.0, 90.1, 2.5))  # 37 angles
 
 
 @dataclass(frozen=True)

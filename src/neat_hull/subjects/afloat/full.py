@@ -8,7 +8,8 @@ from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Capacity, FullAfloat, FullCurve, LoadCurves, Term
 from neat_hull.model.said import Amount
 from neat_hull.physics.water import hydrostatics
-from neat_hull.physics.water.stability import FULL_RAD, Stability, stability, stability_of
+from neat_hull.physics.water.heels import FULL_RAD
+from neat_hull.physics.water.stability import Stability, stability, stability_of
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rigging import Rigged
 from neat_hull.subjects.demands.figures import demand_loads, solved, standing_body

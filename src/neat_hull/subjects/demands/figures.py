@@ -20,8 +20,9 @@ from neat_hull.model.demands import Demand
 from neat_hull.model.setup import Setup
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.cross_curves import cross_curves
+from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.loads import Loads
-from neat_hull.physics.water.stability import FULL_RAD, stability
+from neat_hull.physics.water.stability import stability
 from neat_hull.rig.bands import bands
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK

@@ -1,0 +1,7 @@
+"""The heels that curves are taken at, again and again: their sections are worth tabulating."""
+
+import numpy as np
+
+HEEL_RAD = np.radians(np.arange(0.0, 61.0, 5.0))  # live: past that nobody is still sitting in it
+FULL_RAD = np.radians(np.arange(0.0, 90.1, 2.5))  # 37 angles
+STANDING = frozenset(heels.tobytes() for heels in (HEEL_RAD, FULL_RAD))
