@@ -44,10 +44,14 @@ def deepest_at(rest: Equilibrium) -> str:
 
 
 def _settle(ev: Evaluated) -> AtRest | DoesNotFloat | NoBalance:
-    rigged = ev.rigged
+    rigged, before = ev.rigged, None if ev.before is None else at_rest(ev.before)
     try:
         settled, curve = hydrostatics.settle_with_curve(
-            rigged.floating, rigged.loads, rigged.water_density_kg_m3, HEEL_RAD
+            rigged.floating,
+            rigged.loads,
+            rigged.water_density_kg_m3,
+            HEEL_RAD,
+            None if before is None else before.settled,
         )
     except (DoesNotFloat, NoBalance) as error:
         return error

@@ -31,7 +31,7 @@ def test_lift_along_the_boat_adds_up_to_the_weight() -> None:
     """Barge of 400 kg with an open, wet well: less lift a metre inside the well."""
     boat = afloat(barge(wells=(well(drains=True, x_aft_m=1.5, x_fwd_m=2.5),)))
     settled = settle(boat, loads((400, 2, 0, 0.1)), FRESH)
-    x, lift = strip.lift_per_m(boat, settled.rest, FRESH)
+    x, lift = strip.lift_per_m(settled)
     draft = 0.36 / 2.8
     assert lift[x < 1.5] == pytest.approx(800 * draft, rel=1e-6)
     assert lift[(x > 1.5) & (x < 2.5)] == pytest.approx(800 * draft - 400 * (draft - 0.1), rel=1e-6)

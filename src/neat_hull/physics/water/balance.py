@@ -22,12 +22,15 @@ from neat_hull.physics.water.immersion import (
     immersed,
 )
 
-RESIDUAL = 1e-9  # of volume and of volume × length: far below what a drawing or a scale shows
+# Of volume and of volume × length. Far below what a scale shows, and low enough that searches from
+# two starts end at figures equal to 1e-9; rounding of the sums is near 1e-15.
+RESIDUAL = 1e-12
 _ITERATIONS = 40
 _TRIM_STEP = 0.12  # tan θ·cos φ a step; larger ones jump past where the deck goes under
 _HEEL_STEP_RAD = np.radians(6.0)
 _STEEPEST = np.tan(np.radians(60.0))  # a boat standing on its end is not afloat in our sense
 _CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
+_NEAR_HEEL_RAD = np.radians(5.0)  # a boat lying this level is taken to lie near there again
 _SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
 
 
@@ -62,21 +65,31 @@ def rest_at_heels(
     centre_m: Array,
     heel_rad: Array,
     trim_hint_rad: float = 0.0,
+    near: Rest | None = None,
 ) -> Rest:
     """Sinkage and trim at rest for imposed heels (k,); wells whose rim goes under are flooded.
 
     Rows in which the boat goes under, or stands on its end, have `floats` False and NaN values.
+    `near` is the same boat at the same heels under much the same load: a start for the search.
     """
     problem = _Problem(floating, volume_m3, centre_m)
     lost = np.repeat(floating.drains[None, :], len(heel_rad), axis=0)
     if len(heel_rad) == 1:
         return _rest_at_heel(problem, heel_rad, lost, trim_hint_rad)
     tau = np.tan(trim_hint_rad) * np.cos(heel_rad)
-    h_m = floating.guess_h_m(volume_m3, heel_rad) + tau * floating.hull.x_m.mean()
+    known = None
+    # Rows that took water are found again from the dry boat, or none would ever be dry again.
+    if near is not None and near.floats.all() and (near.lost == lost).all():
+        h_m, tau, known = near.h_m, near.tau, near.immersion
+    else:
+        h_m = floating.guess_h_m(volume_m3, heel_rad) + tau * floating.hull.x_m.mean()
     with floating.turned(heel_rad) as turned:
         while True:
             floats = floating.capacity_m3(lost) > volume_m3
-            h_m, tau, found, im = _sink_and_trim(problem, turned, heel_rad, lost, h_m, tau, floats)
+            h_m, tau, found, im = _sink_and_trim(
+                problem, turned, heel_rad, lost, h_m, tau, floats, known
+            )
+            known = None
             side = turned.sideways(floating.lattice.counted(lost))
             rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
             newly = _flooding(rest, floating.hull) & ~lost
@@ -151,15 +164,28 @@ def _sunk(
     return at_h, at_tau, *immersed(lattice, heel, at_h, at_tau, counted)
 
 
-def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
+def rest_free(
+    floating: FloatingHull,
+    volume_m3: float,
+    centre_m: Array,
+    upright: Rest,
+    near: Rest | None = None,
+) -> Rest:
     """The place of rest (k = 1) of a boat let go from upright (k = 1), stable in heel.
 
+    `near` is where the same boat came to rest under much the same load: a start for the search.
     Raises NoBalance if it floods and sinks, rolls over or stands on its end.
     """
     problem = _Problem(floating, volume_m3, centre_m)
     if not upright.floats[0]:
         _raise_sinking(problem, upright)
-    rest = _newton_free(problem, upright)
+    start = upright
+    # One that stands up by itself lies near upright at one place only.
+    if near is not None and (near.lost == upright.lost).all() and _stands_up(problem, upright):
+        start = near if abs(near.heel_rad[0]) < _NEAR_HEEL_RAD else upright
+    rest = _newton_free(problem, start)
+    if start is near and (rest is None or abs(rest.heel_rad[0]) > _NEAR_HEEL_RAD):
+        rest = _newton_free(problem, upright)
     if rest is None or abs(rest.heel_rad[0]) > _CHECKED_HEEL_RAD:
         rest = _roll_until_still(problem)
     return rest
@@ -192,10 +218,12 @@ def _sink_and_trim(
     h_m: Array,
     tau: Array,
     floats: Flags,
+    known: Immersion | None,
 ) -> tuple[Array, Array, Flags, Immersion]:
     """Damped Newton in h and τ for all rows at once; brackets for the rows it leaves open.
 
-    The last thing asked of `turned` is the immersion that is returned.
+    `known` is the immersion at the start, where somebody has it. The last thing asked of `turned`
+    is the immersion that is returned.
     """
     counted = problem.floating.lattice.counted(lost)
     depth_m = problem.floating.depth_m
@@ -203,7 +231,7 @@ def _sink_and_trim(
     step_h, step_tau = np.zeros_like(h_m), np.zeros_like(tau)
     best = np.full_like(h_m, np.inf)
     for _ in range(_ITERATIONS):
-        im = turned.immerse(h_m + step_h, tau + step_tau, counted)
+        im = known or turned.immerse(h_m + step_h, tau + step_tau, counted)
         at_tau = tau + step_tau
         volume, along, lever = problem.residuals(im, heel_rad, at_tau)
         merit = volume**2 + along**2
@@ -211,9 +239,10 @@ def _sink_and_trim(
         h_m, tau = np.where(better, h_m + step_h, h_m), np.where(better, at_tau, tau)
         best = np.where(better, merit, best)
         if (best[floats] < RESIDUAL**2).all():
-            if better.all() and floats.all():
+            if better.all() and floats.all() and known is None:
                 return h_m, tau, floats, im
             break
+        known = None
         newton = _step_two(problem, im, h_m, tau, volume, along, lever, depth_m)
         step_h = np.where(better, newton[0], step_h / 2)
         step_tau = np.where(better, newton[1], step_tau / 2)
@@ -283,9 +312,9 @@ def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float
 
 
 def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
-    """Newton in h, τ and φ together from an upright rest; None unless it ends stable in heel."""
+    """Newton in h, τ and φ together from a rest; None unless it ends stable in heel."""
     floating, lost = problem.floating, start.lost
-    heel, h, tau = np.zeros(1), start.h_m, start.tau
+    heel, h, tau = start.heel_rad, start.h_m, start.tau
     im: Immersion | None = start.immersion
     side: Sideways | None = start.sideways
     depth_m = floating.depth_m
@@ -307,7 +336,7 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
                     return None
                 im = side = None
                 continue
-            return rest if stiffness[2, 2] < 0 and _stable(stiffness) else None
+            return rest if _stable(stiffness) else None
         try:
             step = np.linalg.solve(stiffness, -residual)
         except np.linalg.LinAlgError:
@@ -321,6 +350,11 @@ def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
         if not (abs(heel[0]) < np.pi / 2 and np.isfinite(h[0])):
             return None
     return None
+
+
+def _stands_up(problem: _Problem, upright: Rest) -> bool:
+    at = upright.heel_rad, upright.h_m, upright.tau
+    return _stable(_three(problem, upright.immersion, upright.sideways, *at)[1])
 
 
 def _three(
@@ -354,9 +388,13 @@ def _three(
 
 
 def _stable(stiffness: Array) -> bool:
-    """Say whether a small push in heel is resisted once sinkage and trim have followed it."""
-    follow = np.linalg.solve(stiffness[:2, :2], stiffness[:2, 2])
-    return bool(stiffness[2, 2] - stiffness[2, :2] @ follow < 0)
+    """Say whether a small push in heel is resisted, at once and once sinkage and trim follow it."""
+    (a, b, e), (c, d, f), (g, h, i) = stiffness.tolist()
+    det = a * d - b * c
+    if det == 0.0 or i >= 0.0:
+        return False
+    sink, trim = (e * d - b * f) / det, (a * f - e * c) / det
+    return bool(i - g * sink - h * trim < 0.0)
 
 
 def _roll_until_still(problem: _Problem) -> Rest:

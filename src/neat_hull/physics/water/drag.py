@@ -7,8 +7,8 @@ a kayak is neither a plate nor a foil, and its own figures are not known.
 import numpy as np
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.water.floating import FloatingHull, Rest
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
+from neat_hull.physics.water.hydrostatics import Settled
 
 AIR_DENSITY_KG_M3 = 1.225  # International Standard Atmosphere at sea level, 15 °C
 END_ON, BROADSIDE = 0.35, 1.1  # slender body with blunt details; long plate across the flow
@@ -21,16 +21,16 @@ def drag_kg(density_kg_m3: float, coefficient: float, area_m2: float, speed_m_s:
     return 0.5 * density_kg_m3 * coefficient * area_m2 * speed_m_s**2 / GRAVITY_M_S2
 
 
-def wetted_fronts_m2(floating: FloatingHull, rest: Rest) -> tuple[float, float]:
+def wetted_fronts_m2(settled: Settled) -> tuple[float, float]:
     """Areas under water seen end-on and from the side, in m²."""
-    _, sections = rest.section_m2(floating)
-    return float(sections[0].max()), float(np.trapezoid(_depth(floating, rest), floating.hull.x_m))
+    _, sections = settled.section_m2
+    return float(sections.max()), float(np.trapezoid(_depth(settled), settled.floating.hull.x_m))
 
 
-def dry_fronts_m2(floating: FloatingHull, rest: Rest) -> tuple[float, float]:
+def dry_fronts_m2(settled: Settled) -> tuple[float, float]:
     """Areas of the hull over water seen end-on and from the side, in m²."""
-    hull = floating.hull
-    height = hull.sheer_m[:, 1] - hull.keel_z_m - _depth(floating, rest)
+    hull = settled.floating.hull
+    height = hull.sheer_m[:, 1] - hull.keel_z_m - _depth(settled)
     height = np.maximum(height, 0.0)
     broad = int(hull.half_breadth_m.argmax())
     return float(2 * hull.half_breadth_m[broad] * height[broad]), float(
@@ -38,9 +38,10 @@ def dry_fronts_m2(floating: FloatingHull, rest: Rest) -> tuple[float, float]:
     )
 
 
-def _depth(floating: FloatingHull, rest: Rest) -> Array:
+def _depth(settled: Settled) -> Array:
     """(n,) m: how deep each station is in the water on the centreline."""
+    rest, hull = settled.rest, settled.floating.hull
     cos = float(np.cos(rest.heel_rad[0]))
-    water = (float(rest.h_m[0]) - float(rest.tau[0]) * floating.hull.x_m) / cos
-    depth: Array = np.maximum(water - floating.hull.keel_z_m, 0.0)
+    water = (float(rest.h_m[0]) - float(rest.tau[0]) * hull.x_m) / cos
+    depth: Array = np.maximum(water - hull.keel_z_m, 0.0)
     return depth

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
 
@@ -12,6 +13,7 @@ from neat_hull.physics.water.floating import FloatingHull, Rest
 from neat_hull.physics.water.loads import Loads
 
 _EDGE_SCAN_DEG = 1.0  # a first look for the deck edge; then halved down to _EDGE_EXACT_DEG
+_NEAR_SHARE, _NEAR_M = 0.05, 0.05  # of the weight, and of where it acts
 _EDGE_EXACT_DEG = 0.001
 
 
@@ -77,13 +79,24 @@ class RightingCurve:
 
 @dataclass(frozen=True, eq=False)
 class Settled:
-    """A loaded hull at rest: let go, and held upright with every load on the centreline."""
+    """A loaded hull at rest: let go, and held at heels (k,) of which the first is 0."""
 
     floating: FloatingHull
     loads: Loads
     water_density_kg_m3: float
     rest: Rest
-    upright: Rest
+    held: Rest
+
+    @cached_property
+    def upright(self) -> Rest:
+        """Held upright with every load on the centreline: off it they would sink it no deeper."""
+        return self.held.row(0)
+
+    @cached_property
+    def section_m2(self) -> tuple[Array, Array]:
+        """x (n,) m, and the area (n,) m² in the water there at rest, wells taken away."""
+        x_m, area = self.rest.section_m2(self.floating)
+        return x_m, area[0]
 
 
 def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
@@ -103,21 +116,33 @@ def held_upright(
 
 
 def settle_with_curve(
-    floating: FloatingHull, loads: Loads, water_density_kg_m3: float, heel_rad: Array
+    floating: FloatingHull,
+    loads: Loads,
+    water_density_kg_m3: float,
+    heel_rad: Array,
+    before: Settled | None = None,
 ) -> tuple[Settled, RightingCurve]:
     """`settle` and `righting_curve` in one go; the first heel must be 0.
 
     Off-centre loads do not change sinkage and trim while heel is held at 0, so the first row is
-    the boat upright as well, and the start of the free solution.
+    the boat upright as well, and the start of the free solution. `before` is the same boat at the
+    same heels under another load, to start from where that is much the same.
     """
     floating.require_floats(loads.total_kg, water_density_kg_m3)
     volume_m3 = loads.total_kg / water_density_kg_m3
-    held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad)
-    upright = held.row(0)
-    rest = rest_free(floating, volume_m3, loads.centre_m, upright)
-    return Settled(floating, loads, water_density_kg_m3, rest, upright), _curve(
-        floating, loads, held
-    )
+    if before is not None and not _much_the_same(before.loads, loads):
+        before = None
+    held, rest = (None, None) if before is None else (before.held, before.rest)
+    held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad, near=held)
+    rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0), rest)
+    settled = Settled(floating, loads, water_density_kg_m3, rest, held)
+    return settled, _curve(floating, loads, held)
+
+
+def _much_the_same(one: Loads, other: Loads) -> bool:
+    """Whether a search may start at the rest of the other: far off it could end elsewhere."""
+    lighter = abs(one.total_kg - other.total_kg) < _NEAR_SHARE * one.total_kg
+    return lighter and bool((np.abs(one.centre_m - other.centre_m) < _NEAR_M).all())
 
 
 def equilibrium(settled: Settled) -> Equilibrium:

@@ -3,7 +3,7 @@
 import numpy as np
 
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.hydrostatics import Settled
 
 BIN_M = 0.1
 
@@ -42,9 +42,7 @@ def hull_spread(edges_m: Array, mass_kg: float, lcg_m: float, aft_m: float, fwd_
     return binned
 
 
-def lift_per_m(
-    floating: FloatingHull, rest: Rest, water_density_kg_m3: float
-) -> tuple[Array, Array]:
+def lift_per_m(settled: Settled) -> tuple[Array, Array]:
     """x (n,) m and lift (n,) kg per m of length of a boat at rest, wells taken away."""
-    x, area = rest.section_m2(floating)
-    return x, water_density_kg_m3 * area[0]
+    x, area = settled.section_m2
+    return x, settled.water_density_kg_m3 * area

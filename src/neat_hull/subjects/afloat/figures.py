@@ -91,7 +91,7 @@ def weight_and_lift(ev: Evaluated) -> Strip | None:
     weight = strip.spread(edges, mass, aft, fwd).sum(axis=0) + strip.hull_spread(
         edges, boat.hull_mass_kg, float(rigged.hull_at_m[0]), hull.x_aft_m, hull.x_fwd_m
     )
-    lift_x, lift = strip.lift_per_m(rigged.floating, rest.settled.rest, rigged.water_density_kg_m3)
+    lift_x, lift = strip.lift_per_m(rest.settled)
     return Strip(
         edges_m=edges.tolist(),
         weight_kg=weight.tolist(),

@@ -151,14 +151,10 @@ def _seat_up(boat: Asked) -> DemandLoads:
 
 def _anchored(boat: Asked, end: str) -> DemandLoads:
     n, rigged = boat.rigged.setup.demands, boat.rigged
-    hull, rest = rigged.floating.hull, boat.settled.rest
-    across = end == "side"
+    hull, across = rigged.floating.hull, end == "side"
     wet, dry = (
-        fronts[1 if across else 0]
-        for fronts in (
-            drag.wetted_fronts_m2(rigged.floating, rest),
-            drag.dry_fronts_m2(rigged.floating, rest),
-        )
+        fronts(boat.settled)[1 if across else 0]
+        for fronts in (drag.wetted_fronts_m2, drag.dry_fronts_m2)
     )
     sitter = drag.SITTER_SIDE_M2 if across else drag.SITTER_FRONT_M2
     pull = drag.drag_kg(
