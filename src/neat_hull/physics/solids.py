@@ -15,6 +15,7 @@ from neat_hull.physics.arrays import Array, Flags
 _ROUNDS = 3000  # at the most; nearly all pairs are done in thirty
 _LOOKS = 4  # rounds between looks at what is done
 _DONE_M = 1e-4  # within that of the least distance is near enough
+_YZX, _ZXY = np.array([1, 2, 0]), np.array([2, 0, 1])
 _TOUCH_M = 1e-3  # boxes parted by less are as good as touching
 
 
@@ -83,12 +84,18 @@ def rods(from_m: Array, to_m: Array, radius_m: Array) -> Solids:
     first[length < 1e-9] = (1.0, 0.0, 0.0)  # a ball lies any way
     # Any two more axes will do, for a rod has no thickness along them.
     least = np.abs(first).argmin(axis=1)
-    second = np.cross(first, np.eye(3)[least])
+    second = _cross(first, np.eye(3)[least])
     second /= np.maximum(np.sqrt(np.einsum("ij,ij->i", second, second)), 1e-9)[:, None]
-    axes = np.stack((first, second, np.cross(first, second)), axis=1)
+    axes = np.stack((first, second, _cross(first, second)), axis=1)
     half = np.zeros_like(from_m)
     half[:, 0] = length / 2
     return Solids((from_m + to_m) / 2, axes, half, radius_m)
+
+
+def _cross(a: Array, b: Array) -> Array:
+    """`np.cross` of (…, 3), in a fifth of its time for a few."""
+    crossed: Array = a[..., _YZX] * b[..., _ZXY] - a[..., _ZXY] * b[..., _YZX]
+    return crossed
 
 
 def gaps(a: Solids, b: Solids) -> Gaps:
@@ -307,7 +314,7 @@ def _apart(a: Solids, b: Solids) -> tuple[Array, Array]:
     size = np.abs(turned)
     part_a = np.abs(along_a) - a.half_m - np.einsum("nij,nj->ni", size, b.half_m)
     part_b = np.abs(along_b) - b.half_m - np.einsum("nij,ni->nj", size, a.half_m)
-    crossed = np.cross(a.axes[:, :, None, :], b.axes[:, None, :, :]).reshape(-1, 9, 3)
+    crossed = _cross(a.axes[:, :, None, :], b.axes[:, None, :, :]).reshape(-1, 9, 3)
     length = np.sqrt(np.einsum("nij,nij->ni", crossed, crossed))
     crossed /= np.maximum(length, 1e-9)[:, :, None]
     along_c = np.einsum("nij,nj->ni", crossed, away)

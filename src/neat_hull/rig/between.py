@@ -27,9 +27,11 @@ def solids_of(rigged: Rigged, stowed: list[Stowed]) -> Solids:
     base = np.array([(s.stand.x_m, s.stand.y_m, s.stand.base_z_m) for s in stowed]).reshape(-1, 3)
     size = np.array([(t.length_m, t.width_m, t.height_m) for t in things]).reshape(-1, 3)
     turn = np.radians([s.stand.turn_deg for s in stowed])
-    tip = np.array([s.tip_m or (0.0, 0.0, 0.0) for s in stowed]).reshape(-1, 3)
     long = np.array([t.long for t in things], dtype=np.bool_)
     upright = boxes(base + size * np.array([0.0, 0.0, 0.5]), size, turn)
+    if not long.any():
+        return upright
+    tip = np.array([s.tip_m or (0.0, 0.0, 0.0) for s in stowed]).reshape(-1, 3)
     thin = rods(base, tip, np.minimum(size[:, 1], size[:, 2]) / 2)
     rows = np.where(long, len(stowed) + np.arange(len(stowed)), np.arange(len(stowed)))
     return together(upright, thin).take(rows)

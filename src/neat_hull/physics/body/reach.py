@@ -247,11 +247,38 @@ def _shifts(body: Body, at: _Postures, grips_m: Array, k: Array, hand: Array) ->
 
     All above the hip turns as one; the arm that reaches is then laid straight toward the grip.
     """
-    rest, now = frames(body, *np.zeros((3, 1)))[0], at.frame[k]
+    upper, now = _upper(body), at.frame[k]
+    turned = np.einsum("j,ijk->ik", upper.centre, now) - upper.centre_m
+    hung_now = np.einsum("ij,ijk->ik", upper.hung[hand], now)
+    joint = at.shoulders_m[k, hand]
+    out = grips_m - joint
+    length = np.maximum(np.sqrt(_squares(out)), 1e-9)
+    straight = out * (np.minimum(length, body.grip_reach_m) / length / 2)[:, None]
+    moved: Array = upper.mass_kg * turned + upper.arm_kg * (straight - hung_now)
+    return moved / body.mass_kg
+
+
+@dataclass(frozen=True, eq=False)
+class _Upper:
+    """All of a body above the hip: its mass, and centre_m (3,) from the hip; an arm's mass.
+
+    In the axes of the trunk at rest the centre again, and hung (2, 3) the centres of both arms from
+    their shoulders.
+    """
+
+    mass_kg: float
+    centre_m: Array
+    arm_kg: float
+    centre: Array
+    hung: Array
+
+
+@lru_cache(maxsize=16)
+def _upper(body: Body) -> _Upper:
+    rest = frames(body, *np.zeros((3, 1)))[0]
     upper = [s for s in body.segments if s.name in ABOVE_HIP]
     mass = sum(s.mass_kg for s in upper)
     centre = sum((s.mass_kg * s.centre_m for s in upper), np.zeros(3)) / mass - body.hip_m
-    turned = np.einsum("j,ijk->ik", rest @ centre, now) - centre
     arms = [[s for s in upper if s.name in ARM and (s.upper_m[1] > 0) == (i == 0)] for i in (0, 1)]
     arm_kg = sum(s.mass_kg for s in arms[0])
     hung = np.array(
@@ -260,13 +287,7 @@ def _shifts(body: Body, at: _Postures, grips_m: Array, k: Array, hand: Array) ->
             for arm in arms
         ]
     )
-    hung_now = np.einsum("ij,ijk->ik", (hung @ rest.T)[hand], now)
-    joint = at.shoulders_m[k, hand]
-    out = grips_m - joint
-    length = np.maximum(np.sqrt(_squares(out)), 1e-9)
-    straight = out * (np.minimum(length, body.grip_reach_m) / length / 2)[:, None]
-    moved: Array = (mass * turned + arm_kg * (straight - hung_now)) / body.mass_kg
-    return moved
+    return _Upper(mass, centre, arm_kg, rest @ centre, hung @ rest.T)
 
 
 def edges_m(body: Body, limits: BodyLimits, bearing_rad: Array, z_m: float) -> dict[Zone, Array]:

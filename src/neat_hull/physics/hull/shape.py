@@ -53,17 +53,17 @@ class Hull:
     wells: tuple[Well, ...] = ()
     corner_to_corner: bool = False
 
-    @property
+    @cached_property
     def x_aft_m(self) -> float:
         """x of the first station, in m."""
         return float(self.stations[0].x_m)
 
-    @property
+    @cached_property
     def x_fwd_m(self) -> float:
         """x of the last station, in m."""
         return float(self.stations[-1].x_m)
 
-    @property
+    @cached_property
     def length_m(self) -> float:
         """Distance between the first and last stations, in m."""
         return self.x_fwd_m - self.x_aft_m
@@ -77,6 +77,12 @@ class Hull:
     def sheer_m(self) -> Array:
         """(n, 2) m: half-breadth and height of the sheer at each station."""
         return np.array([station.points_m[-1] for station in self.stations])
+
+    @cached_property
+    def sheer_points_m(self) -> Array:
+        """(2n, 3) m: the sheer at every station, port side then starboard."""
+        y, z = self.sheer_m.T
+        return np.column_stack((np.tile(self.x_m, 2), np.append(y, -y), np.tile(z, 2)))
 
     @cached_property
     def keel_z_m(self) -> Array:

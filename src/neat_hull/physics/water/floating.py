@@ -172,13 +172,6 @@ class Rest:
         counted = floating.waterplanes.counted(self.lost)
         return turned.immerse(self.h_m, self.tau, counted), turned.sideways(counted)
 
-    def section_m2(self, floating: FloatingHull) -> tuple[Array, Array]:
-        """x (n,) m and the immersed area there (k, n) m², wells taken away."""
-        turned = TurnedSections(floating.lattice, self.heel_rad)
-        counted = floating.lattice.counted(self.lost)
-        turned.immerse(self.h_m, self.tau, counted)
-        return turned.section_m2(counted)
-
     def righting_lever_m(self, centre_m: Array) -> Array:
         """(k,) m: GZ = −(r_B − r_G)·t for a centre of gravity (3,)."""
         apart = self.buoyancy_m() - centre_m

@@ -10,6 +10,7 @@ from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.balance import rest_at_heels, rest_free
 from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.immersion import section_m2
 from neat_hull.physics.water.loads import Loads
 
 _EDGE_SCAN_DEG = 1.0  # a first look for the deck edge; then halved down to _EDGE_EXACT_DEG
@@ -95,8 +96,9 @@ class Settled:
     @cached_property
     def section_m2(self) -> tuple[Array, Array]:
         """x (n,) m, and the area (n,) m² in the water there at rest, wells taken away."""
-        x_m, area = self.rest.section_m2(self.floating)
-        return x_m, area[0]
+        rest, lattice = self.rest, self.floating.lattice
+        heel_rad, h_m, tau = (float(v[0]) for v in (rest.heel_rad, rest.h_m, rest.tau))
+        return section_m2(lattice, heel_rad, h_m, tau, lattice.counted(rest.lost))
 
 
 def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
@@ -155,7 +157,7 @@ def equilibrium(settled: Settled) -> Equilibrium:
     hull = floating.hull
     lcb, tcb, vcb = (float(v) for v in rest.buoyancy_m()[0])
     draft_aft, draft_mid, draft_fwd = drafts_m(hull, rest)
-    freeboard = rest.height_over_water_m(sheer_points_m(hull))[0]
+    freeboard = rest.height_over_water_m(hull.sheer_points_m)[0]
     lowest = int(freeboard.argmin())
     return Equilibrium(
         displacement_kg=water_density_kg_m3 * float(rest.immersion.v_m3[0]),
@@ -228,7 +230,7 @@ def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
 
 def _curve(floating: FloatingHull, loads: Loads, held: Rest) -> RightingCurve:
     gz = np.where(held.floats, held.righting_lever_m(loads.centre_m), np.nan)
-    edge = held.height_over_water_m(sheer_points_m(floating.hull)).min(axis=1)
+    edge = held.height_over_water_m(floating.hull.sheer_points_m).min(axis=1)
     trim = np.where(held.floats, held.trim_rad, np.nan)
     corners = [well.rim_corners_m for well in floating.hull.wells if not well.drains]
     rims = np.full_like(edge, np.inf)
@@ -246,7 +248,7 @@ def deck_edge_heel_rad(settled: Settled, heels_rad: Sequence[float]) -> float | 
         return None
     first, last = min(heels_rad[0], heels_rad[-1]), max(heels_rad[0], heels_rad[-1])
     start = float(np.clip(0.0, first, last))
-    points = sheer_points_m(settled.floating.hull)
+    points = settled.floating.hull.sheer_points_m
 
     def dry(heels: Array) -> Flags:
         rest = _held(settled, heels)
@@ -287,12 +289,6 @@ def drafts_m(hull: Hull, rest: Rest) -> tuple[float, float, float]:
     h, tau = float(rest.h_m[0]), float(rest.tau[0])
     middle = (hull.x_aft_m + hull.x_fwd_m) / 2
     return (h - tau * hull.x_aft_m) / cos, (h - tau * middle) / cos, (h - tau * hull.x_fwd_m) / cos
-
-
-def sheer_points_m(hull: Hull) -> Array:
-    """(2n, 3) m: the sheer at every station, port side then starboard."""
-    y, z = hull.sheer_m.T
-    return np.column_stack((np.tile(hull.x_m, 2), np.append(y, -y), np.tile(z, 2)))
 
 
 def _floor_corners_m(hull: Hull, i: int) -> Array:

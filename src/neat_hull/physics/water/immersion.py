@@ -160,13 +160,6 @@ class TurnedSections:
             ass=chord_ss[:, 0] / 3.0,
         )
 
-    def section_m2(self, counted: Array) -> tuple[Array, Array]:
-        """x (n,) of the sections and (k, n) m² immersed in each, by the planes last asked for."""
-        x, place = self._lattice.sections
-        signed = np.sign(self._lattice.weight_m) @ counted.T  # (e, k)
-        edge = -0.25 * self._run * (self._u0 + self._u1) * signed.T
-        return x, np.array([np.bincount(place, row, minlength=len(x)) for row in edge])
-
     def _along(self, value: Array, counted: Array) -> Array:
         """(k, 3): sums over the edges of 1, x and x² times a figure of each (k, e)."""
         sums = (self._lattice.moments_m @ value.T).T.reshape(len(value), 3, -1)
@@ -176,39 +169,59 @@ class TurnedSections:
         return total
 
 
+def _cut(
+    lattice: Lattice, heel_rad: float, h_m: float, tau: float
+) -> tuple[Array, Array, Array, Array]:
+    """Of the edges (e,) under one water plane: s of their ends (2, e); twice the depth of these,
+    negative, 0 over water (2, e); how far along s an end over the water is from where the edge
+    meets it (2, e); and how far the part under water runs along s (e,).
+    """
+    cos, sin = math.cos(heel_rad), math.sin(heel_rad)
+    y, z = lattice.y_m, lattice.z_m
+    d = y * sin
+    d += z * cos
+    d -= h_m - tau * lattice.x_m
+    s = y * cos
+    s -= z * sin
+    size = np.abs(d)
+    under, slope = d - size, d[1] - d[0]
+    level = np.abs(slope) <= lattice.level_rise_m
+    if level.any():
+        slope[level] = np.inf
+    slope *= 2.0
+    ds = s[1] - s[0]
+    np.divide(ds, slope, out=slope)
+    d += size
+    d *= slope
+    ds -= d[1]
+    ds += d[0]
+    return s, under, d, ds
+
+
+def section_m2(
+    lattice: Lattice, heel_rad: float, h_m: float, tau: float, counted: Array
+) -> tuple[Array, Array]:
+    """x (n,) m of the sections and (n,) m² immersed in each by one water plane."""
+    x_m, place = lattice.sections
+    _, under, _, run = _cut(lattice, heel_rad, h_m, tau)
+    signed = np.sign(lattice.weight_m) @ counted[0]
+    each = -0.25 * run * under.sum(axis=0) * signed
+    return x_m, np.bincount(place, weights=each, minlength=len(x_m))
+
+
 def immersed(
     lattice: Lattice, heel_rad: float, h_m: float, tau: float, counted: Array
 ) -> tuple[Immersion, Sideways]:
     """All integrals (k = 1) under one water plane, groups counted (1, g): as `TurnedSections` has
     them, in as few steps as there can be, for a search that looks at each attitude once.
     """
-    cos, sin = math.cos(heel_rad), math.sin(heel_rad)
-    y, z = lattice.y_m, lattice.z_m
-    d = y * sin  # (2, e), the two ends of each edge
-    d += z * cos
-    (d0, d1), water = d, h_m - tau * lattice.x_m
-    d0 -= water
-    d1 -= water
-    s = y * cos
-    s -= z * sin
-    (s0, s1), size = s, np.abs(d)
-    (u0, u1), slope = d - size, d1 - d0  # u and l as in `TurnedSections.immerse`
-    level = np.abs(slope) <= lattice.level_rise_m
-    if level.any():
-        slope[level] = np.inf
-    slope *= 2.0
-    ds = s1 - s0
-    np.divide(ds, slope, out=slope)
-    d += size
-    each = np.empty((6, len(ds)))
+    s, (u0, u1), rise, run_over = _cut(lattice, heel_rad, h_m, tau)
+    each = np.empty((6, len(run_over)))
     run, area, depth, first_s, chord_s, chord_ss = each
-    np.multiply(d1 - d0, slope, out=run)
-    np.subtract(ds, run, out=run)
     deep = u0 + u1
-    run *= deep < 0.0
-    d0 *= slope
-    d1 *= slope
-    s -= d
+    np.multiply(run_over, deep < 0.0, out=run)
+    s -= rise
+    s0, s1 = s
     reach, run_u0, run_s1 = s0 + s1, run * u0, run * s1
     np.multiply(run, deep, out=area)
     np.multiply(run, reach, out=chord_s)

@@ -1,6 +1,7 @@
 """Weights and where they act, and what acts like a weight: moments and liquids."""
 
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 
@@ -23,18 +24,18 @@ class Loads:
     trimming_kg_m: float = 0.0
     free_surface_kg_m: float = 0.0
 
-    @property
+    @cached_property
     def total_kg(self) -> float:
         """Sum of all masses, in kg."""
         return float(self.mass_kg.sum())
 
-    @property
+    @cached_property
     def solid_centre_m(self) -> Array:
         """(3,) m: centre of gravity, liquids taken as frozen and moments left out."""
         centre: Array = self.mass_kg @ self.at_m / self.mass_kg.sum()
         return centre
 
-    @property
+    @cached_property
     def centre_m(self) -> Array:
         """(3,) m: where one weight would do the same.
 

@@ -7,6 +7,7 @@ the last digits. Derivation: docs/physics.md, "Immersed volume".
 """
 
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -20,10 +21,10 @@ from neat_hull.physics.water.immersion import Immersion, Sideways
 class SectionTable:
     """The rings of a lattice at k heels, gathered into r sections of one x and one group each.
 
-    Of the i intervals above the heights level_m (k, r, i), all weighted along x, a row each: lift
-    (k·r·i, 5) holds the foot, two coefficients of the chord by rising power of the height above it,
-    and the area and ∫e below it; aside (k·r·i, 8) three coefficients of the chord's first moment,
-    four of its second, and ∫s below.
+    Of the i intervals above the heights level_m (i, k, r), all weighted along x, a column each:
+    lift (5, k·r·i) holds the foot, two coefficients of the chord by rising power of the height
+    above it, and the area and ∫e below it; aside (8, k·r·i) three coefficients of the chord's first
+    moment, four of its second, and ∫s below.
     """
 
     x_m: Array
@@ -52,6 +53,13 @@ class SectionTable:
             keys[:, 1].astype(np.intp),
             *_tabulated(lattice, place, weight, np.cos(heel_rad), np.sin(heel_rad)),
         )
+
+    @cached_property
+    def column_before(self) -> NDArray[np.intp]:
+        """(k, r): the column before the first of each section."""
+        i, k, r = self.level_m.shape
+        before: NDArray[np.intp] = (np.arange(k * r) * i).reshape(k, r) - 1
+        return before
 
     def planes(self) -> "TablePlanes":
         """Something to ask for one water plane after the other."""
@@ -96,9 +104,10 @@ def _tabulated(
     strip_e = level * strip + high_m**2 * (b0 / 2 + high_m * b1 / 3)
     strip_s = high_m * (q0 + high_m * (q1 / 2 + high_m * q2 / 3))
     area, area_e, area_s = (np.cumsum(one, axis=2) - one for one in (strip, strip_e, strip_s))
-    lift = np.stack((level, b0, b1, area, area_e), axis=-1)
-    aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s), axis=-1)
-    return level, lift.reshape(-1, 5), aside.reshape(-1, 8)
+    lift = np.stack((level, b0, b1, area, area_e))
+    aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s))
+    by_height = np.ascontiguousarray(np.moveaxis(level, 2, 0))
+    return by_height, lift.reshape(5, -1), aside.reshape(8, -1)
 
 
 class TablePlanes:
@@ -106,41 +115,39 @@ class TablePlanes:
 
     def __init__(self, table: SectionTable) -> None:
         self._table = table
-        k, r, i = table.level_m.shape
-        self._first = (np.arange(k * r) * i).reshape(k, r) - 1
-        self._x2 = table.x_m**2
 
     def immerse(self, h_m: Array, tau: Array, counted: Array) -> Immersion:
         """As `immersion.TurnedSections.immerse`."""
         table = self._table
         at_m = h_m[:, None] - tau[:, None] * table.x_m
-        over = np.count_nonzero(at_m[:, :, None] >= table.level_m, axis=2)
+        below = (at_m >= table.level_m).view(np.uint8)
+        over = below.sum(axis=0, dtype=np.min_scalar_type(len(below)))
         self._counted = counted[:, table.group] * (over > 0)
-        self._at = self._first + np.maximum(over, 1)
-        foot, b0, b1, area, area_e = np.moveaxis(table.lift[self._at], -1, 0)
+        self._at = table.column_before + np.maximum(over, 1)
+        foot, b0, b1, area, area_e = table.lift.take(self._at, axis=1)
         self._t = t = np.maximum(at_m - foot, 0.0)
         strip = t * (b0 + t * (b1 / 2))
         chord = (b0 + t * b1) * self._counted
-        below = (area + strip) * self._counted
-        below_e = (area_e + foot * strip + t * t * (b0 / 2 + t * b1 / 3)) * self._counted
+        wet = (area + strip) * self._counted
+        wet_e = (area_e + foot * strip + t * t * (b0 / 2 + t * b1 / 3)) * self._counted
         return Immersion(
-            v_m3=below.sum(axis=1),
-            vx=below @ table.x_m,
-            ve=below_e.sum(axis=1),
+            v_m3=wet.sum(axis=1),
+            vx=wet @ table.x_m,
+            ve=wet_e.sum(axis=1),
             a=chord.sum(axis=1),
             ax=chord @ table.x_m,
-            axx=chord @ self._x2,
+            axx=chord @ table.x_m**2,
         )
 
     def sideways(self, counted: Array) -> Sideways:
         """As `immersion.TurnedSections.sideways`; `counted` is that of the last planes."""
         t = self._t
-        q0, q1, q2, r0, r1, r2, r3, area_s = np.moveaxis(self._table.aside[self._at], -1, 0)
+        q0, q1, q2, r0, r1, r2, r3, area_s = self._table.aside.take(self._at, axis=1)
         first = (q0 + t * (q1 + t * q2)) * self._counted
         second = (r0 + t * (r1 + t * (r2 + t * r3))) * self._counted
-        below_s = (area_s + t * (q0 + t * (q1 / 2 + t * q2 / 3))) * self._counted
+        wet_s = (area_s + t * (q0 + t * (q1 / 2 + t * q2 / 3))) * self._counted
         return Sideways(
-            vs=below_s.sum(axis=1),
+            vs=wet_s.sum(axis=1),
             as_=first.sum(axis=1),
             axs=first @ self._table.x_m,
             ass=second.sum(axis=1),

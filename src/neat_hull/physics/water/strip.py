@@ -32,13 +32,10 @@ def hull_spread(edges_m: Array, mass_kg: float, lcg_m: float, aft_m: float, fwd_
 
     A trapezoid along the length has the right sum and centre for an LCG in the middle third.
     """
-    fine = np.linspace(aft_m, fwd_m, 401)
-    middle = (fine[:-1] + fine[1:]) / 2
-    length = fwd_m - aft_m
-    lean = np.clip(12 * (lcg_m - (aft_m + fwd_m) / 2) / length, -2.0, 2.0)
-    density = 1 + lean * (middle - (aft_m + fwd_m) / 2) / length
-    own = mass_kg * density / density.sum()
-    binned, _ = np.histogram(middle, bins=edges_m, weights=own)
+    length, middle = fwd_m - aft_m, (aft_m + fwd_m) / 2
+    lean = np.clip(12 * (lcg_m - middle) / length, -2.0, 2.0)
+    at = (np.clip(edges_m, aft_m, fwd_m) - middle) / length
+    binned: Array = mass_kg * np.diff(at + lean * at * at / 2)
     return binned
 
 

@@ -5,23 +5,29 @@ All pairs whose bounding boxes come near are measured in three dimensions at onc
 
 import math
 from collections.abc import Collection
-from dataclasses import dataclass
+from dataclasses import dataclass, fields
 from functools import cached_property, lru_cache
 
 import numpy as np
-from numpy.typing import NDArray
 
-from neat_hull.model.base import Point
 from neat_hull.model.room import Clash
 from neat_hull.model.said import Said, Verdict
 from neat_hull.model.setup import OnThing
 from neat_hull.physics.arrays import Array, Flags
-from neat_hull.physics.solids import Solids, closer, moves_clear, near_pairs, rods, together
-from neat_hull.rig.between import solids_of
+from neat_hull.physics.solids import Solids, closer, moves_clear, near_pairs, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.placing import Placing
 from neat_hull.rig.rigging import Rigged
 from neat_hull.subjects.room.envelopes import HATCH, LID, Needed, is_lid, lids, needed
+from neat_hull.subjects.room.taken import (
+    REEL_M,
+    Index,
+    Taken,
+    reel_m,
+    strangers,
+    taken,
+    taken_by,
+)
 
 __all__ = [
     "REEL_M",
@@ -35,7 +41,6 @@ __all__ = [
     "reel_m",
 ]
 
-REEL_M = 0.045  # radius of an ordinary reel with its handle
 TOUCH_M = 0.01  # things that are into each other by less are set against each other
 RODS_APART_M = 0.03  # rods nearer than this knock and tangle
 _UP_SHARE = 0.4  # lifting a thing is offered where it is less than that of moving it aside
@@ -64,23 +69,13 @@ _WORDS = (
     "aft and to starboard",
 )
 
-_Index = NDArray[np.intp]
-
-
-@dataclass(frozen=True, eq=False)
-class _Solids:
-    """Everything aboard as solids; owner (n,) is the place in `stowed` of each."""
-
-    solids: Solids
-    owner: _Index
-
 
 def clashes(ev: Evaluated) -> list[Clash]:
     """Every clash aboard, the deepest first; of one thing with one envelope only the deepest."""
     before = ev.before
     # Of things that both stand as they did, nothing has changed, while the room needed is the same.
     if before is None or needed(before.rigged) is not needed(ev.rigged):
-        return clashes_of(ev.rigged)
+        return clashes_of(ev.rigged, None, ev.once(taken))
     moved = ev.moved
     gone = moved | (before.setup.places.keys() - ev.setup.places.keys())
     lids_moved = {f"{LID}{i}" for i in gone}
@@ -91,17 +86,31 @@ def clashes(ev: Evaluated) -> list[Clash]:
         and one.with_thing not in gone
         and one.envelope not in lids_moved
     ]
-    return sorted([*kept, *clashes_of(ev.rigged, moved)], key=_order) if moved else kept
+    if not moved:
+        return kept
+    return sorted([*kept, *clashes_of(ev.rigged, moved, ev.once(taken))], key=_order)
 
 
-def clashes_of(rigged: Rigged, only: Collection[int] | None = None) -> list[Clash]:
+def clashes_of(
+    rigged: Rigged, only: Collection[int] | None = None, room: Taken | None = None
+) -> list[Clash]:
     """Every clash of a setup made ready; with `only`, those that one of these things, or its lid,
-    has a part in."""
-    if not rigged.stowed or (only is not None and not only):
+    has a part in. `room` is what things take up, where that is known."""
+    if not rigged.stowed:
         return []
-    room = _room(rigged)
+    room = room or taken_by(rigged, range(len(rigged.stowed)))
     asked = np.array([only is None or s.thing_id in only for s in rigged.stowed])
-    found = [*_with_envelopes(rigged, room, asked), *_with_each_other(rigged, room, asked)]
+    wanted, solids, with_envelopes = _near_envelopes(rigged, room, asked)
+    met = _meeting(solids, with_envelopes, _near_each_other(room, asked, len(wanted)))
+    found = []
+    for row, j in enumerate(met.second.tolist()):
+        if j < len(wanted):
+            one = wanted[j]
+            found.append(_clash(rigged, met, row, one.title, one.severe, envelope=one.key))
+        else:
+            other = rigged.stowed[j - len(wanted)].thing_id
+            name, verdict = rigged.setup.things[other].name, _pair_verdict(met.margin_m[row])
+            found.append(_clash(rigged, met, row, name, verdict, other=other))
     return sorted(found, key=_order)
 
 
@@ -123,27 +132,30 @@ class Meetings:
     second (m,) are two things too near each other, pair_verdicts (m,) how bad.
     """
 
-    in_room: _Index
+    in_room: Index
     room_keys: list[str]
     room_verdicts: list[Verdict]
-    first: _Index
-    second: _Index
+    first: Index
+    second: Index
     pair_verdicts: list[Verdict]
 
 
 def meetings(rigged: Rigged, ghosts: Collection[int] = ()) -> Meetings:
     """All clashes at once, for many tries of places in one go; ghosts do not meet each other."""
-    room = _room(rigged)
-    wanted, near = _near_envelopes(rigged, room, np.ones(len(rigged.stowed), dtype=np.bool_))
+    room = taken_by(rigged, range(len(rigged.stowed)))
+    everything = np.ones(len(rigged.stowed), dtype=np.bool_)
+    wanted, solids, with_envelopes = _near_envelopes(rigged, room, everything)
     solid = np.array([s.thing_id not in ghosts for s in rigged.stowed])
-    pairs = _near_each_other(rigged, room, solid)
+    met = _meeting(solids, with_envelopes, _near_each_other(room, solid, len(wanted)))
+    in_room = met.second < len(wanted)
+    envelopes = [wanted[j] for j in met.second[in_room].tolist()]
     return Meetings(
-        near.first,
-        [wanted[j].key for j in near.second.tolist()],
-        [wanted[j].severe for j in near.second.tolist()],
-        pairs.first,
-        pairs.second,
-        [_pair_verdict(margin) for margin in pairs.margin_m.tolist()],
+        met.first[in_room],
+        [one.key for one in envelopes],
+        [one.severe for one in envelopes],
+        met.first[~in_room],
+        met.second[~in_room] - len(wanted),
+        [_pair_verdict(margin) for margin in met.margin_m[~in_room].tolist()],
     )
 
 
@@ -151,44 +163,35 @@ def _pair_verdict(margin_m: float) -> Verdict:
     return "watch" if margin_m > 0 else "fix"
 
 
-def _room(rigged: Rigged) -> _Solids:
-    stowed = list(rigged.stowed)
-    things = solids_of(rigged, stowed)
-    reels = [i for i, s in enumerate(stowed) if rigged.setup.things[s.thing_id].has_reel]
-    if not reels:
-        return _Solids(things, np.arange(len(stowed)))
-    at = np.array([reel_m(rigged, i) for i in reels])
-    balls = rods(at, at, np.full(len(reels), REEL_M))
-    return _Solids(together(things, balls), np.append(np.arange(len(stowed)), reels))
+@dataclass(frozen=True, eq=False)
+class _Near:
+    """Pairs to be measured: rows of all solids, whose they are, and how far apart is enough.
+
+    `second` counts the envelopes first, then the things in the order of `stowed`.
+    """
+
+    here: Index
+    there: Index
+    first: Index
+    second: Index
+    margin_m: Array
 
 
-def reel_m(rigged: Rigged, i: int) -> Point:
-    """Middle of the reel of the thing stowed at i: under its rod, or over it."""
-    stowed = rigged.stowed[i]
-    thing = rigged.setup.things[stowed.thing_id]
-    x, y, z = stowed.stand.at(thing.reel_at_m)
-    over = thing.rod is not None and thing.rod.reel == "over"
-    return x, y, z + (REEL_M if over else -REEL_M)
-
-
-def _with_envelopes(rigged: Rigged, room: _Solids, asked: Flags) -> list[Clash]:
-    wanted, met = _near_envelopes(rigged, room, asked)
-    return [
-        _clash(rigged, met, row, wanted[j].title, wanted[j].severe, envelope=wanted[j].key)
-        for row, j in enumerate(met.second.tolist())
-    ]
-
-
-def _near_envelopes(rigged: Rigged, room: _Solids, asked: Flags) -> tuple[list[Needed], "_Met"]:
+def _near_envelopes(
+    rigged: Rigged, room: Taken, asked: Flags
+) -> tuple[list[Needed], Solids, _Near]:
+    """The envelopes; all solids, those of things first; and what of one comes near the other."""
     fixed, fixed_parts = _counted(needed(rigged))
     moving = lids(rigged)
     wanted = [*fixed, *moving]
     parts = together(fixed_parts, *(one.solids for one in moving))
     whose = np.repeat(np.arange(len(wanted)), [len(one.solids) for one in wanted])
     margin = np.array([one.margin_m for one in wanted])
-    here, there = near_pairs(room.solids, parts, float(margin.max()))
     place = {s.thing_id: i for i, s in enumerate(rigged.stowed)}
     lid = np.array([one.owner is not None and bool(asked[place[one.owner]]) for one in wanted])
+    mine = np.arange(len(room.owner)) if lid.any() else np.flatnonzero(asked[room.owner])
+    here, there = near_pairs(room.solids.take(mine), parts, float(margin.max()))
+    here = mine[here]
     open_ = asked[room.owner[here]] | lid[whose[there]]
     here, there = here[open_], there[open_]
     spared = _Spared(rigged)
@@ -200,12 +203,11 @@ def _near_envelopes(rigged: Rigged, room: _Solids, asked: Flags) -> tuple[list[N
         dtype=np.bool_,
     )
     here, there = here[open_], there[open_]
-    return wanted, _meeting(
-        room.solids.take(here),
-        parts.take(there),
-        room.owner[here],
-        whose[there],
-        margin[whose[there]],
+    second = whose[there]
+    return (
+        wanted,
+        together(room.solids, parts),
+        _Near(here, there + len(room.owner), room.owner[here], second, margin[second]),
     )
 
 
@@ -244,59 +246,30 @@ def _on_lid(placing: Placing, thing_id: int, box_id: int) -> bool:
     return placing.setup.places[thing_id].on == OnThing(thing=box_id)
 
 
-def _with_each_other(rigged: Rigged, room: _Solids, asked: Flags) -> list[Clash]:
-    met = _near_each_other(rigged, room, asked)
-    found = []
-    for row, j in enumerate(met.second.tolist()):
-        other = rigged.stowed[j].thing_id
-        verdict = _pair_verdict(met.margin_m[row])
-        name = rigged.setup.things[other].name
-        found.append(_clash(rigged, met, row, name, verdict, other=other))
-    return found
-
-
-def _near_each_other(rigged: Rigged, room: _Solids, asked: Flags) -> "_Met":
+def _near_each_other(room: Taken, asked: Flags, after: int) -> _Near:
+    """Things that come near each other, counted on `after` so many envelopes."""
     mine = np.flatnonzero(asked[room.owner])
     here, there = near_pairs(room.solids.take(mine), room.solids, RODS_APART_M)
     here = mine[here]
     a, b = room.owner[here], room.owner[there]
     # A pair of two that are both asked is seen from both; the solids stand in the order of owners.
     keep = (a < b) | ((a > b) & ~asked[b])
-    keep &= _strangers(rigged, a, b)
+    keep &= strangers(room.traits, a, b)
     here, there, a, b = here[keep], there[keep], a[keep], b[keep]
     turned = a > b
     here, there = np.where(turned, there, here), np.where(turned, here, there)
     a, b = np.where(turned, b, a), np.where(turned, a, b)
-    long = np.array([rigged.setup.things[s.thing_id].long for s in rigged.stowed])
+    long = room.traits.long
     need = np.where(long[a] & long[b], RODS_APART_M, -TOUCH_M)
-    return _meeting(room.solids.take(here), room.solids.take(there), a, b, need)
-
-
-def _strangers(rigged: Rigged, a: _Index, b: _Index) -> Flags:
-    """(m,): which pairs have no business with each other.
-
-    Things in one crate lie as they are thrown in, and what holds them is about them; a hatch hides
-    what is in it from the deck; under the seat is not against the seat; worn things are where the
-    body is.
-    """
-    placing = rigged.placing
-    ids = [s.thing_id for s in rigged.stowed]
-    root = np.array([placing.root(i) for i in ids])
-    hatch = np.array([placing.in_hatch(i) for i in ids])
-    under = np.array([placing.under_seat(i) for i in ids])
-    seat = np.array([rigged.setup.things[i].part == "seat" for i in ids])
-    worn = np.array([s.stand.on_body for s in rigged.stowed])
-    apart: Flags = (root[a] != root[b]) & (hatch[a] == hatch[b]) & ~(worn[a] | worn[b])
-    apart &= ~((under[a] & seat[b]) | (seat[a] & under[b]))
-    return apart
+    return _Near(here, there, a, b + after, need)
 
 
 @dataclass(frozen=True, eq=False)
 class _Met:
     """Pairs that come too near, one row for each two owners: the solids that do so worst."""
 
-    first: _Index
-    second: _Index
+    first: Index
+    second: Index
     gap_m: Array
     margin_m: Array
     at_m: Array
@@ -310,13 +283,19 @@ class _Met:
         return moves_clear(self.one, self.other, self.keep_m, _WAYS)
 
 
-def _meeting(one: Solids, other: Solids, first: _Index, second: _Index, margin_m: Array) -> _Met:
+def _meeting(solids: Solids, *groups: _Near) -> _Met:
+    """Measure all pairs at once; of each two owners only the solids that come nearest."""
+    here, there, first, second, margin_m = (
+        np.concatenate([getattr(group, field.name) for group in groups]) for field in fields(_Near)
+    )
+    one, other = solids.take(here), solids.take(there)
     near, found = closer(one, other, margin_m)
     order = np.lexsort((found.gap_m, second[near], first[near]))
-    pairs = np.column_stack((first[near[order]], second[near[order]]))
-    at = order[np.unique(pairs, axis=0, return_index=True)[1]]
+    a, b = first[near[order]], second[near[order]]
+    new = np.ones(len(order), dtype=np.bool_)
+    new[1:] = (a[1:] != a[:-1]) | (b[1:] != b[:-1])
+    at = order[new]
     rows = near[at]
-    margin = np.maximum(margin_m[rows], 0.0)
     return _Met(
         first[rows],
         second[rows],
@@ -325,7 +304,7 @@ def _meeting(one: Solids, other: Solids, first: _Index, second: _Index, margin_m
         (found.here_m[at] + found.there_m[at]) / 2,
         one.take(rows),
         other.take(rows),
-        margin,
+        np.maximum(margin_m[rows], 0.0),
     )
 
 
