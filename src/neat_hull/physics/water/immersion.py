@@ -206,7 +206,8 @@ def section_m2(
     _, under, _, run = _cut(lattice, heel_rad, h_m, tau)
     signed = np.sign(lattice.weight_m) @ counted[0]
     each = -0.25 * run * under.sum(axis=0) * signed
-    return x_m, np.bincount(place, weights=each, minlength=len(x_m))
+    area: Array = np.bincount(place, weights=each, minlength=len(x_m)).astype(float)
+    return x_m, area
 
 
 def immersed(
