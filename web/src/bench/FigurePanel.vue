@@ -76,6 +76,7 @@ const floor = (over_m: number, where: string) =>
         :band_deg="figures.bands?.trim_deg ?? 0"
         left-name="bow"
         right-name="stern"
+        :live="before !== null"
       />
       <FigureLine
         testid="list"
@@ -90,6 +91,7 @@ const floor = (over_m: number, where: string) =>
         :band_deg="figures.bands?.list_deg ?? 0"
         left-name="port"
         right-name="starb."
+        :live="before !== null"
       />
       <FigureLine
         testid="gm"

@@ -9,6 +9,8 @@ const props = defineProps<{
   rightName: string
   /** ± of it, drawn as a bar under the bubble */
   band_deg: number
+  /** something is in hand: the bubble follows at once */
+  live: boolean
 }>()
 
 const FULL_DEG = 4 // the bubble touches the end
@@ -23,7 +25,7 @@ const band = computed(() => {
 <template>
   <div class="row" aria-hidden="true">
     <span>{{ leftName }}</span>
-    <div class="vial">
+    <div class="vial" :class="{ live }">
       <i class="frame" /><i class="bubble" :style="{ left: at }" /><i class="band" :style="band" />
     </div>
     <span>{{ rightName }}</span>
@@ -69,5 +71,8 @@ const band = computed(() => {
   border-radius: 7px;
   background: rgb(255 255 255 / 70%);
   transition: left 120ms ease-out;
+}
+.live .bubble {
+  transition: none;
 }
 </style>

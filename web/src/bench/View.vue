@@ -10,6 +10,7 @@ import { useNudge } from './useNudge'
 import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import type { Drawn } from '@/drawing/types'
+import { sharing } from '@/kit/sharing'
 import { useAsked } from '@/kit/useAsked'
 import { placeWords, told } from '@/kit/words'
 import { blankPlace, tidy, withinReachOf } from '@/drawing/places'
@@ -66,14 +67,28 @@ const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   together: (id) => (marked.value.has(id) ? apart([...marked.value], rowOf.value) : [id]),
   loadTargets,
 })
-const drawn = computed<Drawn[]>(() => {
+// What stands as it did is the same object, so that only what moved is drawn again.
+const drawn = computed<Drawn[]>((before) => {
+  const known = new Map(before?.map((one) => [one.id, one]))
   const where = stands(store.places, rowOf.value, store.triedPlaces, store.triedFrames)
   return [...where].flatMap(([id, stand]) => {
     const thing = store.things[String(id)]
     const aboard = rowOf.value.get(id)
     const chosen = id === selected.value || marked.value.has(id)
     const depth = aboard?.depth ?? 9
-    return thing ? [{ id, thing, stand, aboard, selected: chosen, ghost: false, depth }] : []
+    return thing
+      ? [
+          sharing(known.get(id), {
+            id,
+            thing,
+            stand,
+            aboard,
+            selected: chosen,
+            ghost: false,
+            depth,
+          }),
+        ]
+      : []
   })
 })
 const ghosts = computed<Drawn[]>(() =>

@@ -19,6 +19,7 @@ import {
   type Trial,
 } from '@/api/client'
 import type { Frame } from '@/drawing/stands'
+import { sharing } from '@/kit/sharing'
 import { changesOf, type Call } from './changing'
 
 /** A change that has not been kept, and why; it can be sent again. */
@@ -134,7 +135,9 @@ export const useSetup = defineStore('setup', () => {
         lost.value = false
         if (mine === round) {
           refusal.value = null
-          tried.value = answer
+          // A drag draws again what moved; all else is the very same as in the answer before.
+          const last = tried.value ?? { figures: kept.value.figures, drawing: null }
+          tried.value = sharing(last, answer)
         }
       } catch (error) {
         if (mine === round) fail(error)

@@ -9,6 +9,7 @@ import { useLook } from '@/setup/look'
 import { useSetup } from '@/setup/useSetup'
 import ArrangeDialog from './ArrangeDialog.vue'
 import FindingCard from './FindingCard.vue'
+import FindingCounts from './FindingCounts.vue'
 import LimitsDialog from './LimitsDialog.vue'
 import SuggestionList from './SuggestionList.vue'
 
@@ -25,16 +26,8 @@ const [limits, arranging] = [ref(false), ref(false)]
 
 // While something is tried, the list stays that of what is kept: it is what the move is for.
 const all = computed(() => store.kept?.figures.findings ?? [])
-const live = computed(() => store.figures?.findings ?? [])
 const open = computed(() => all.value.filter((one) => one.accepted === null))
 const accepted = computed(() => all.value.filter((one) => one.accepted !== null))
-const counts = computed(() =>
-  (['stop', 'fix', 'watch'] as const).map((verdict) => ({
-    verdict,
-    count: open.value.filter((one) => one.verdict === verdict).length,
-    now: live.value.filter((one) => one.verdict === verdict && one.accepted === null).length,
-  })),
-)
 const shown = computed(() =>
   open.value.filter((one) => only.value === null || one.verdict === only.value),
 )
@@ -107,30 +100,7 @@ defineExpose({ tryTop, drop })
       <button type="button" class="link" data-testid="print" @click="print">print</button>
     </div>
     <div class="tools">
-      <button
-        v-for="one in counts"
-        :key="one.verdict"
-        type="button"
-        class="count"
-        :aria-pressed="only === one.verdict"
-        :aria-label="`Only ${one.verdict}: ${one.count}`"
-        :data-testid="`count-${one.verdict}`"
-        @click="only = only === one.verdict ? null : one.verdict"
-      >
-        <VerdictMark :verdict="one.verdict" bare />
-        <span class="num"
-          >{{ one.count }}<template v-if="one.now !== one.count">→{{ one.now }}</template></span
-        >
-      </button>
-      <button
-        type="button"
-        class="count"
-        :aria-pressed="byPlace"
-        data-testid="by-place"
-        @click="byPlace = !byPlace"
-      >
-        by place
-      </button>
+      <FindingCounts v-model="only" v-model:by-place="byPlace" :open="open" />
       <button
         type="button"
         class="link profile"
@@ -228,24 +198,6 @@ h3 {
   gap: 4px;
   align-items: center;
   margin: 4px 0 6px;
-}
-.count {
-  display: inline-flex;
-  gap: 3px;
-  align-items: center;
-  height: 22px;
-  padding: 0 7px;
-  border: 1px solid var(--line);
-  border-radius: 11px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 12px;
-  white-space: nowrap;
-  cursor: pointer;
-}
-.count[aria-pressed='true'] {
-  border-color: var(--pick);
-  background: var(--pick-pale);
 }
 .profile {
   flex: 0 1 auto;
