@@ -79,7 +79,7 @@ def dragged_ms(setup: Setup, thing_id: int, kept: bool, rounds: int = ROUNDS) ->
     for n in range(rounds):
         trial = moved(setup, thing_id, 0.2 * np.sin(n / 12))
         start = time.perf_counter()
-        now = evaluated(trial, (), before if kept else None)
+        now = evaluated(trial, (), before if kept else None, near=kept)
         live(now)
         taken.append(1000 * (time.perf_counter() - start))
         before = now

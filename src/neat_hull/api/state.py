@@ -82,8 +82,9 @@ class SetupCache:
         return held[1]
 
     def evaluated(self, stored: StoredSetup, setup: Setup) -> Evaluated:
-        """A stored setup, or a trial of it, after the one of it that was evaluated last."""
-        ev = evaluated(setup, elsewhere_of(stored), self._last.get(stored.setup_id))
+        """A trial of a stored setup, after the one of it that was evaluated last."""
+        before = self._last.get(stored.setup_id)
+        ev = evaluated(setup, elsewhere_of(stored), before, near=True)
         self._last[stored.setup_id] = ev
         return ev
 

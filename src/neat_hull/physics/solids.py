@@ -203,11 +203,8 @@ def _nearest_of_rod(rod: Solids, box: Solids) -> tuple[Array, Array]:
     start = np.einsum("nij,nj->ni", box.axes, rod.middle_m - box.middle_m)
     most = rod.half_m[:, :1]
     passes = np.abs(along) > 1e-12
-    with np.errstate(divide="ignore", invalid="ignore"):
-        faces = np.concatenate(
-            [np.where(passes, (sign * box.half_m - start) / along, 0.0) for sign in (-1.0, 1.0)],
-            axis=1,
-        )
+    per_m = np.where(passes, 1.0, 0.0) / np.where(passes, along, 1.0)
+    faces = np.concatenate([(sign * box.half_m - start) * per_m for sign in (-1.0, 1.0)], axis=1)
     t = np.sort(np.concatenate((-most, np.clip(faces, -most, most), most), axis=1), axis=1)
     at = start[:, None, :] + t[:, :, None] * along[:, None, :]
     half = box.half_m[:, None, :]

@@ -1,6 +1,6 @@
 """One evaluated setup: what it is made of, and every figure of it, each worked out once."""
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Hashable, Sequence
 from functools import cached_property
 from typing import Any, TypeVar, cast
 
@@ -20,6 +20,8 @@ class Evaluated:
     `table` are the limits it is judged by. elsewhere are things (id) that another setup (name) of
     the same day has aboard as well. `before` is an evaluation of the setup as it was: figures of
     things that have not moved since may be taken from there, as long as they come to the same.
+    `near` says to look for rest first where the boat lay before: its figures are then equal to 1e-9
+    to those worked out from nothing, and without it to the last digit.
     """
 
     def __init__(
@@ -28,12 +30,14 @@ class Evaluated:
         table: Table,
         elsewhere: Sequence[tuple[int, str]] = (),
         before: "Evaluated | None" = None,
+        near: bool = False,
     ) -> None:
-        self.setup, self.table, self.elsewhere = setup, table, elsewhere
+        self.setup, self.table, self.elsewhere, self.near = setup, table, elsewhere, near
         self.rigged: Rigged = rig(setup, None if before is None else before.rigged)
         self.before = before if before is not None and self._same_frame(before) else None
         self._once: dict[Callable[[Evaluated], Any], Any] = {}
         self._where: dict[int, str] = {}
+        self._noted: dict[Hashable, tuple[Any, Any]] = {}
         if self.before is not None:
             same = self.rigged.placing.same
             self._where = {i: where for i, where in self.before._where.items() if i in same}
@@ -43,6 +47,19 @@ class Evaluated:
         if figure not in self._once:
             self._once[figure] = figure(self)
         return cast(T, self._once[figure])
+
+    def again(self, key: Hashable, hangs_on: Any, make: Callable[[], T]) -> T:
+        """What `make` makes, or what it made before for that key where that hung on the same.
+
+        For what is told of each thing: much the same is told of most of them all through a drag.
+        """
+        known = self._noted.get(key)
+        if known is None and self.before is not None:
+            known = self.before._noted.get(key)
+        if known is None or known[0] != hangs_on:
+            known = hangs_on, make()
+        self._noted[key] = known
+        return cast(T, known[1])
 
     def forget_before(self) -> None:
         """Let go of the evaluation before, once there is nothing more to take from it."""

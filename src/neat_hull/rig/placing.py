@@ -36,19 +36,33 @@ class Placing:
         self._holder: dict[int, int] = {}
         self._adrift: set[int] = set()
         self._by_where: dict[tuple[int, str | None], list[int]] = {}
+        self._covered: dict[int, bool] = {}
         self._footprints: dict[int, tuple[float, float, float, float]] = {}
-        for holder, held in contents_of(setup.places).items():
+        if before is not None and _hang_alike(setup, before.setup):
+            self._adrift, self._holder, self._contents = (
+                before._adrift,
+                before._holder,
+                before._contents,
+            )
+        else:
+            self._hang()
+        self.same = frozenset[int]() if before is None else self._same_as(before)
+        if before is not None:
+            self._stands = {i: before.stand(i) for i in self.same}
+            self._covered = {i: on for i, on in before._covered.items() if i in self.same}
+
+    def _hang(self) -> None:
+        """Find out what holds what."""
+        places = self.setup.places
+        for holder, held in contents_of(places).items():
             for thing_id in held:
-                if nesting_trouble(setup, thing_id) is not None:
+                if nesting_trouble(self.setup, thing_id) is not None:
                     self._adrift.add(thing_id)
                 else:
                     self._holder[thing_id] = holder
                     self._contents.setdefault(holder, []).append(thing_id)
         for held in self._contents.values():
-            held.sort(key=lambda one: (setup.places[one].order, one))
-        self.same = frozenset[int]() if before is None else self._same_as(before)
-        if before is not None:
-            self._stands = {i: before.stand(i) for i in self.same}
+            held.sort(key=lambda one: (places[one].order, one))
 
     def _same_as(self, before: "Placing") -> frozenset[int]:
         """Things that stand as they did, with all they stand on and all that is in their tree."""
@@ -124,6 +138,11 @@ class Placing:
 
     def covered(self, thing_id: int) -> bool:
         """Shut in: in a hatch, or in something with a lid or a zip, itself or what it is in."""
+        if thing_id not in self._covered:
+            self._covered[thing_id] = self._shut_in(thing_id)
+        return self._covered[thing_id]
+
+    def _shut_in(self, thing_id: int) -> bool:
         for at in self.chain(thing_id):
             on = self.setup.places[at].on
             if isinstance(on, OnThing) and on.where == "in" and at in self._holder:
@@ -237,6 +256,18 @@ class Placing:
         name = "what it stood on" if on is None else getattr(on, "name", "what it stood on")
         base = self.hull.support_z_m(x, y)
         return Stand(x, y, base, place.turn_deg, place.tilt_deg, astray=name)
+
+
+def _hang_alike(now: Setup, was: Setup) -> bool:
+    """Whether the same things hold the same things, in the same order."""
+    return now.things.keys() == was.things.keys() and (
+        now.places.keys() == was.places.keys()
+        and all(
+            place is was.places[i]
+            or (place.order == was.places[i].order and place.on == was.places[i].on)
+            for i, place in now.places.items()
+        )
+    )
 
 
 def _alike(one: object, other: object) -> bool:

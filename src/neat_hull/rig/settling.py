@@ -44,7 +44,7 @@ def deepest_at(rest: Equilibrium) -> str:
 
 
 def _settle(ev: Evaluated) -> AtRest | DoesNotFloat | NoBalance:
-    rigged, before = ev.rigged, None if ev.before is None else at_rest(ev.before)
+    rigged, before = ev.rigged, at_rest(ev.before) if ev.before is not None and ev.near else None
     try:
         settled, curve = hydrostatics.settle_with_curve(
             rigged.floating,

@@ -15,13 +15,15 @@ def evaluated(
     setup: Setup,
     elsewhere: Sequence[tuple[int, str]] = (),
     before: Evaluated | None = None,
+    near: bool = False,
 ) -> Evaluated:
     """A setup ready to be asked for its figures. Raises InputErrors for measures that mean nothing.
 
     elsewhere are things (id) that another setup (name) of the same day has aboard as well. `before`
-    is an evaluation of the setup as it was, to take from what has not changed.
+    is an evaluation of the setup as it was, to take from what has not changed; `near` as in
+    `Evaluated`.
     """
-    return Evaluated(setup, registry.limits_for(setup.judging), elsewhere, before)
+    return Evaluated(setup, registry.limits_for(setup.judging), elsewhere, before, near)
 
 
 def live(ev: Evaluated, judged: bool = True) -> Figures:

@@ -47,7 +47,7 @@ def _judged(ev: Evaluated) -> list[_Judged]:
             now = *_place(ev, one), accepted.get(key)
             was = before.get(key)
             same = was is not None and now == (was.where, was.at, was.accepted)
-            if was is not None and same and one == was.found:
+            if was is not None and same and (one is was.found or one == was.found):
                 judged.append(was)
             else:
                 judged.append(_Judged(one, *now, _finding(rule, key, one, *now)))

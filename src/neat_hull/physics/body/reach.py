@@ -156,15 +156,19 @@ def reach(
         within, _ = _reachable(body, grips_m[rows], at, hands, nowhere)
         best[rows] = np.where(within.any(axis=1), within.argmax(axis=1), nowhere)
     joints = at.shoulders_m[np.minimum(best, nowhere - 1)][:, list(hands)]
-    hand = np.array(hands)[
-        np.linalg.norm(grips_m[:, None, :] - joints, axis=2).argmin(axis=1)
-    ]  # of two that come to it, the nearer
+    # Of two that come to it, the nearer.
+    hand = np.array(hands)[_lengths2(grips_m[:, None, :] - joints).argmin(axis=1)]
     at_rest = at.shoulders_m[0][list(hands)]
-    short = np.linalg.norm(grips_m[:, None, :] - at_rest, axis=2).min(axis=1) - body.grip_reach_m
-    leaves = (
-        np.zeros(len(grips_m), dtype=np.bool_) if room is None else _kneels_to(body, grips_m, room)
-    )
-    shift = _shifts(body, at, grips_m, np.minimum(best, nowhere - 1), hand)
+    nearest2 = _lengths2(grips_m[:, None, :] - at_rest).min(axis=1)
+    short = np.sqrt(nearest2) - body.grip_reach_m
+    leaves = np.zeros(len(grips_m), dtype=np.bool_)
+    rows = np.flatnonzero(best == nowhere)
+    if room is not None and len(rows):
+        leaves[rows] = _kneels_to(body, grips_m[rows], room)
+    shift = np.zeros_like(grips_m)
+    rows = np.flatnonzero((best < nowhere) & ((best > 0) | behind))
+    if len(rows):
+        shift[rows] = _shifts(body, at, grips_m[rows], best[rows], hand[rows])
     return [
         _found(
             at,
@@ -344,6 +348,12 @@ def _squares(a: Array, b: Array | None = None) -> Array:
     """(n,) row-wise dot product; in einsum's way, without a temporary of the full size."""
     dots: Array = np.einsum("ij,ij->i", a, a if b is None else b)
     return dots
+
+
+def _lengths2(a: Array) -> Array:
+    """(n, m): squared lengths of vectors (n, m, 3)."""
+    squares: Array = np.einsum("ijk,ijk->ij", a, a)
+    return squares
 
 
 def frames(body: Body, pitch: Array, lean: Array, twist: Array) -> Array:

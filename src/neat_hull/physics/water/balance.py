@@ -5,6 +5,7 @@ At rest ρV = M and centre of buoyancy and centre of gravity lie in one plumb li
 hydrostatic stiffness as Jacobian, damped; brackets where that fails. Formulas: docs/physics.md.
 """
 
+import math
 from dataclasses import dataclass
 
 import numpy as np
@@ -314,82 +315,99 @@ def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float
 def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
     """Newton in h, τ and φ together from a rest; None unless it ends stable in heel."""
     floating, lost = problem.floating, start.lost
-    heel, h, tau = start.heel_rad, start.h_m, start.tau
-    im: Immersion | None = start.immersion
-    side: Sideways | None = start.sideways
-    depth_m = floating.depth_m
+    heel, h, tau = (float(v[0]) for v in (start.heel_rad, start.h_m, start.tau))
+    im, side = start.immersion, start.sideways
+    volume, moment = problem.volume_m3, problem.volume_m3 * problem.length_m
+    most_h, counted = 0.4 * floating.depth_m, floating.lattice.counted(lost)
     for _ in range(_ITERATIONS):
-        if im is None or side is None:
-            counted = floating.lattice.counted(lost)
-            im, side = immersed(
-                floating.lattice, float(heel[0]), float(h[0]), float(tau[0]), counted
-            )
         residual, stiffness = _three(problem, im, side, heel, h, tau)
-        scale = problem.volume_m3 * np.array([1.0, problem.length_m, problem.length_m])
-        if (np.abs(residual / scale) < RESIDUAL).all():
+        off, along, aside = residual
+        if max(abs(off) / volume, abs(along) / moment, abs(aside) / moment) < RESIDUAL:
             floats = np.ones(1, dtype=np.bool_)
-            rest = Rest(heel, h, tau, lost, floats, im, side)
+            heel_rad, h_m, at_tau = np.array([[heel], [h], [tau]])
+            rest = Rest(heel_rad, h_m, at_tau, lost, floats, im, side)
             newly = _flooding(rest, floating.hull) & ~lost
-            if newly.any():
-                lost = lost | newly
-                if not floating.capacity_m3(lost)[0] > problem.volume_m3:
-                    return None
-                im = side = None
-                continue
-            return rest if _stable(stiffness) else None
-        try:
-            step = np.linalg.solve(stiffness, -residual)
-        except np.linalg.LinAlgError:
-            return None
-        limits = np.array(
-            [0.4 * depth_m + problem.length_m * abs(step[1]), _TRIM_STEP, _HEEL_STEP_RAD]
-        )
-        step /= max(1.0, float((np.abs(step) / limits).max()))
-        h, tau, heel = h + step[0], tau + step[1], heel + step[2]
-        im = side = None
-        if not (abs(heel[0]) < np.pi / 2 and np.isfinite(h[0])):
-            return None
+            if not newly.any():
+                return rest if _stable(stiffness) else None
+            lost = lost | newly
+            if not floating.capacity_m3(lost)[0] > volume:
+                return None
+            counted = floating.lattice.counted(lost)
+        else:
+            step = _solved(stiffness, residual)
+            if step is None:
+                return None
+            step_h, step_tau, step_heel = step
+            over = max(
+                1.0,
+                abs(step_h) / (most_h + problem.length_m * abs(step_tau)),
+                abs(step_tau) / _TRIM_STEP,
+                abs(step_heel) / _HEEL_STEP_RAD,
+            )
+            h, tau, heel = h - step_h / over, tau - step_tau / over, heel - step_heel / over
+            if not (abs(heel) < np.pi / 2 and np.isfinite(h)):
+                return None
+        im, side = immersed(floating.lattice, heel, h, tau, counted)
     return None
 
 
+_Three = tuple[float, float, float]
+
+
+def _solved(stiffness: tuple[_Three, _Three, _Three], right: _Three) -> _Three | None:
+    """x of three equations, by Cramer's rule; None where they have no one answer."""
+    one, two, three = stiffness
+    normal = _cross(two, three)
+    det = _dot(one, normal)
+    if det == 0.0:
+        return None
+    p, q, r = right
+    other, last = _cross(three, one), _cross(one, two)
+    x, y, z = ((p * a + q * b + r * c) / det for a, b, c in zip(normal, other, last, strict=True))
+    return x, y, z
+
+
+def _cross(a: _Three, b: _Three) -> _Three:
+    return a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]
+
+
+def _dot(a: _Three, b: _Three) -> float:
+    return a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
+
+
 def _stands_up(problem: _Problem, upright: Rest) -> bool:
-    at = upright.heel_rad, upright.h_m, upright.tau
+    at = (float(v[0]) for v in (upright.heel_rad, upright.h_m, upright.tau))
     return _stable(_three(problem, upright.immersion, upright.sideways, *at)[1])
 
 
 def _three(
-    problem: _Problem, im: Immersion, side: Sideways, heel: Array, h: Array, tau: Array
-) -> tuple[Array, Array]:
-    """Residuals (3,) and stiffness (3, 3) in (h, τ, φ), one attitude; see docs/physics.md."""
-    x_g, y_g, z_g = problem.centre_m
-    v0, t, hh = problem.volume_m3, float(tau[0]), float(h[0])
-    sin, cos = float(np.sin(heel[0])), float(np.cos(heel[0]))
+    problem: _Problem, im: Immersion, side: Sideways, heel: float, h: float, tau: float
+) -> tuple[_Three, tuple[_Three, _Three, _Three]]:
+    """Residuals and stiffness in (h, τ, φ), one attitude; see docs/physics.md."""
+    x_g, y_g, z_g = problem.centre_m.tolist()
+    v0, t = problem.volume_m3, tau
+    sin, cos = math.sin(heel), math.cos(heel)
     s_g, e_g = y_g * cos - z_g * sin, y_g * sin + z_g * cos
-    a, ax, axx = float(im.a[0]), float(im.ax[0]), float(im.axx[0])
-    a_s, axs, ass = float(side.as_[0]), float(side.axs[0]), float(side.ass[0])
-    vs, ve = float(side.vs[0]), float(im.ve[0])
+    a, ax, axx = im.a.item(), im.ax.item(), im.axx.item()
+    a_s, axs, ass = side.as_.item(), side.axs.item(), side.ass.item()
+    vs, ve = side.vs.item(), im.ve.item()
     lever = ve - v0 * e_g
-    residual = np.array(
-        [float(im.v_m3[0]) - v0, float(im.vx[0]) - v0 * x_g - t * lever, vs - v0 * s_g]
+    residual = im.v_m3.item() - v0, im.vx.item() - v0 * x_g - t * lever, vs - v0 * s_g
+    e_by_heel = vs - (h * a_s - t * axs) - v0 * s_g
+    return residual, (
+        (a, -ax, -a_s),
+        (
+            ax - t * (h * a - t * ax),
+            -axx - lever + t * (h * ax - t * axx),
+            -axs - t * e_by_heel,
+        ),
+        (a_s, -axs, -ass - lever),
     )
-    e_by_heel = vs - (hh * a_s - t * axs) - v0 * s_g
-    stiffness = np.array(
-        [
-            [a, -ax, -a_s],
-            [
-                ax - t * (hh * a - t * ax),
-                -axx - lever + t * (hh * ax - t * axx),
-                -axs - t * e_by_heel,
-            ],
-            [a_s, -axs, -ass - lever],
-        ]
-    )
-    return residual, stiffness
 
 
-def _stable(stiffness: Array) -> bool:
+def _stable(stiffness: tuple[_Three, _Three, _Three]) -> bool:
     """Say whether a small push in heel is resisted, at once and once sinkage and trim follow it."""
-    (a, b, e), (c, d, f), (g, h, i) = stiffness.tolist()
+    (a, b, e), (c, d, f), (g, h, i) = stiffness
     det = a * d - b * c
     if det == 0.0 or i >= 0.0:
         return False

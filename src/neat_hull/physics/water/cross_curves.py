@@ -33,6 +33,11 @@ _HEAVIEST_KG, _FULL_SHARE = 320.0, 0.75  # the latter of what the hull carries b
 _EVEN_RAD = np.radians(0.02)
 _MOST_MOVES = 6
 _FINE_RAD = np.radians(np.arange(0.0, 60.01, 0.25))
+_FINE_SIN, _FINE_COS = np.sin(_FINE_RAD), np.cos(_FINE_RAD)
+# Where each stands among HEEL_RAD: the one below, and the share of the way to the next.
+_FINE_AT = np.minimum(_FINE_RAD / HEEL_RAD[1], len(HEEL_RAD) - 1 - 1e-9)
+_FINE_LOW = _FINE_AT.astype(int)
+_FINE_SHARE = _FINE_AT - _FINE_LOW
 
 
 @dataclass(frozen=True, eq=False)
@@ -56,9 +61,9 @@ class CrossCurves:
         low, share = self._row(mass_kg)
         kn = self._between(self.kn_m, low, share, mass_kg)
         edge = (1 - share) * self.edge_over_m[low] + share * self.edge_over_m[low + 1]
-        gz = _fine(kn) - kg_m[:, None] * np.sin(_FINE_RAD)
+        gz = _fine(kn) - kg_m[:, None] * _FINE_SIN
         gz = np.where(np.isfinite(gz), gz, -1.0)
-        left = gz - np.abs(aside_m)[:, None] * np.cos(_FINE_RAD)
+        left = gz - np.abs(aside_m)[:, None] * _FINE_COS
         holds = left >= 0
         first = np.where(holds.any(axis=1), holds.argmax(axis=1), -1)
         rests = first >= 0
@@ -122,10 +127,7 @@ class Reading:
 
 def _fine(rows: Array) -> Array:
     """(n, k) at HEEL_RAD, straight between them, as (n, f) at _FINE_RAD."""
-    at = np.minimum(_FINE_RAD / HEEL_RAD[1], len(HEEL_RAD) - 1 - 1e-9)
-    low = at.astype(int)
-    share = at - low
-    fine: Array = (1 - share) * rows[:, low] + share * rows[:, low + 1]
+    fine: Array = (1 - _FINE_SHARE) * rows[:, _FINE_LOW] + _FINE_SHARE * rows[:, _FINE_LOW + 1]
     return fine
 
 

@@ -7,7 +7,7 @@ docs/physics.md, "Immersed volume".
 """
 
 import math
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 from typing import Protocol
 
 import numpy as np
@@ -33,7 +33,9 @@ class Immersion:
 
     def row(self, at: slice) -> "Immersion":
         """Some of the attitudes."""
-        return Immersion(*(getattr(self, f.name)[at] for f in fields(self)))
+        return Immersion(
+            self.v_m3[at], self.vx[at], self.ve[at], self.a[at], self.ax[at], self.axx[at]
+        )
 
 
 @dataclass(frozen=True, eq=False)
@@ -47,7 +49,7 @@ class Sideways:
 
     def row(self, at: slice) -> "Sideways":
         """Some of the attitudes."""
-        return Sideways(*(getattr(self, f.name)[at] for f in fields(self)))
+        return Sideways(self.vs[at], self.as_[at], self.axs[at], self.ass[at])
 
 
 class Planes(Protocol):

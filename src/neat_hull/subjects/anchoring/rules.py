@@ -30,7 +30,7 @@ def _cleats(ev: Evaluated) -> list[Cleat]:
 @rule("cleat-unknown", topic="anchor")
 def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
     """An anchor is aboard, and nobody said where its line is made fast."""
-    anchors = _anchors(ev)
+    anchors = ev.once(_anchors)
     if anchors and not _cleats(ev):
         yield Found(
             "watch",
@@ -47,7 +47,7 @@ def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
 def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
     """A cleat amidships at the side, with an anchor aboard. Usual practice: never the side."""
     hull = ev.rigged.floating.hull
-    if not _anchors(ev):
+    if not ev.once(_anchors):
         return
     for cleat in _cleats(ev):
         off = abs(cleat.x_m - hull.x_aft_m - hull.length_m / 2)
@@ -73,7 +73,7 @@ def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
 @rule("cleat-out-of-hand", topic="anchor")
 def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     """No cleat in hand or within a lean: the line cannot be let go in one motion."""
-    anchors, cleats = _anchors(ev), _cleats(ev)
+    anchors, cleats = ev.once(_anchors), _cleats(ev)
     if not anchors or not cleats:
         return
     spots = np.array([(f.x_m, f.y_m, f.z_m) for f in cleats])
@@ -103,7 +103,7 @@ def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
 @rule("anchored-by-the-stern", topic="anchor")
 def anchored_by_the_stern(ev: Evaluated) -> Iterable[Found]:
     """The line leads to the stern: how low the gunwale comes in the set current."""
-    anchors = _anchors(ev)
+    anchors = ev.once(_anchors)
     if not anchors or not _cleats(ev) or anchor_end(ev.setup) != "stern":
         return
     reading = next((one for one in ev.once(readings) if one.code == "anchor stern"), None)

@@ -18,10 +18,11 @@ def stays(ev: Evaluated, thing_id: int) -> bool:
 
 def lost(ev: Evaluated) -> list[int]:
     """Things that go to the bottom, bow to stern."""
+    things = ev.setup.things
     return [
         i
         for i in ev.once(aboard.rows)
-        if not (ev.thing(i).fixing.leashed or ev.thing(i).floats or ev.thing(i).part == "seat")
+        if not (things[i].floats or things[i].fixing.leashed or things[i].part == "seat")
         and not stays(ev, i)
     ]
 

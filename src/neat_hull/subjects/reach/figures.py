@@ -60,6 +60,9 @@ class Lean:
     freeboard_m: float | None = None
 
 
+_NO_LEAN = Lean()
+
+
 def grips(ev: Evaluated) -> dict[int, Grip]:
     """The way to each thing aboard, by id."""
     before = ev.before
@@ -80,7 +83,7 @@ def leans(ev: Evaluated) -> dict[int, Lean]:
     rest = at_rest(ev)
     asked = {i: grip for i, grip in ev.once(grips).items() if grip.leans}
     if rest is None or not asked:
-        return dict.fromkeys(asked, Lean())
+        return dict.fromkeys(asked, _NO_LEAN)
     shifts = np.array([grip.way.shift_m for grip in asked.values()])
     rows = zip(*(column.tolist() for column in _leaned(ev.rigged, rest.curve, shifts)), strict=True)
     return {
@@ -121,27 +124,26 @@ def _kept(ev: Evaluated) -> dict[int, Aboard]:
     leaning, odd, placing = ev.once(leans), ev.once(misfits), ev.rigged.placing
     same_lids = before.once(_over_lids) == ev.once(_over_lids)
     return {
-        i: _leaning(known[i], leaning.get(i, Lean()))
+        i: _leaning(known[i], leaning.get(i, _NO_LEAN))
         for i in known.keys() & placing.same
         if known[i].misfit == odd.get(i) and (same_lids or not placing.in_hatch(i))
     }
 
 
 def _leaning(row: Aboard, lean: Lean) -> Aboard:
-    told = {
-        "heels_deg": lean.heels_deg,
-        "margin_used": lean.margin_used,
-        "freeboard_m": lean.freeboard_m,
-    }
-    same = all(getattr(row, name) == value for name, value in told.items())
-    return row if same else row.model_copy(update=told)
+    same = (
+        row.heels_deg == lean.heels_deg
+        and row.margin_used == lean.margin_used
+        and row.freeboard_m == lean.freeboard_m
+    )
+    return row if same else row.model_copy(update=vars(lean))
 
 
 def _row(ev: Evaluated, row: aboard_rows.Row, over_lids: dict[str, list[str]]) -> Aboard:
     rigged, placing, thing_id = ev.rigged, ev.rigged.placing, row.thing_id
     stowed, thing, grip = rigged.by_id[thing_id], ev.thing(thing_id), ev.once(grips)[thing_id]
     stand, way, frame = stowed.stand, grip.way, placing.frame_of(thing_id)
-    lean = ev.once(leans).get(thing_id, Lean())
+    lean = ev.once(leans).get(thing_id, _NO_LEAN)
     return Aboard(
         thing_id=thing_id,
         where=ev.where_is(thing_id),

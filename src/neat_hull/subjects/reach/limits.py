@@ -34,6 +34,13 @@ STEPS_ALLOWED: dict[Use, int] = {
 }  # fmt: skip
 
 
+_ZONE_STEPS = {
+    (zone, use): max(0, ZONES.index(zone) - ZONES.index(needed))
+    for zone in ZONES
+    for use, needed in NEEDED_ZONE.items()
+}
+
+
 def zone_steps(zone: ReachZone, use: Use) -> int:
     """By how many zones a thing is farther than its use asks; 0 where it is near enough."""
-    return max(0, ZONES.index(zone) - ZONES.index(NEEDED_ZONE[use]))
+    return _ZONE_STEPS[zone, use]

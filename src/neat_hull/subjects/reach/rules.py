@@ -1,8 +1,11 @@
 """Whether each thing is come by as its use asks."""
 
 from collections.abc import Iterable
+from functools import partial
 
 from neat_hull.model.said import Said, plain
+from neat_hull.model.thing import Use
+from neat_hull.model.zones import ReachZone
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, rule
 from neat_hull.subjects.reach.figures import aboard
@@ -22,19 +25,26 @@ _ZONE = {
 def too_far_for_its_use(ev: Evaluated) -> Iterable[Found]:
     """Farther than how often it is used asks: each cast in hand, each fish with a lean, hourly
     with a twist. Our threshold, from how people fish."""
+    levels, things = ev.table["far"], ev.setup.things
     for row in ev.once(aboard):
-        thing_id, thing = row.thing_id, ev.thing(row.thing_id)
-        steps = zone_steps(row.zone, thing.use)
-        if steps and thing.use != "emergency":
-            needed = NEEDED_ZONE[thing.use]
-            yield from against(
-                ev,
-                "far",
-                steps,
-                Said.of(f"{ev.name(thing_id)} is come by {_ZONE[row.zone]}"),
-                Said.of(f"used {thing.use}: it wants to be {_nearer(needed)}"),
-                thing_id=thing_id,
+        thing_id, zone, use = row.thing_id, row.zone, things[row.thing_id].use
+        if use != "emergency" and zone_steps(zone, use):
+            yield from ev.again(
+                ("far", thing_id),
+                (zone, use, things[thing_id].name, levels),
+                partial(_too_far, ev, thing_id, zone, use),
             )
+
+
+def _too_far(ev: Evaluated, thing_id: int, zone: ReachZone, use: Use) -> list[Found]:
+    return against(
+        ev,
+        "far",
+        zone_steps(zone, use),
+        Said.of(f"{ev.name(thing_id)} is come by {_ZONE[zone]}"),
+        Said.of(f"used {use}: it wants to be {_nearer(NEEDED_ZONE[use])}"),
+        thing_id=thing_id,
+    )
 
 
 def _nearer(zone: str) -> str:
@@ -55,10 +65,10 @@ def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     """
     for row in ev.once(aboard):
         thing_id, thing = row.thing_id, ev.thing(row.thing_id)
-        if "PFD" in thing.serves:
+        if thing.use != "emergency" or "PFD" in thing.serves:
             continue
         steps = zone_steps(row.zone, thing.use)
-        if thing.use == "emergency" and steps:
+        if steps:
             title = f"{ev.name(thing_id)} is for an emergency, and is come by {_ZONE[row.zone]}"
             yield Found(
                 "watch" if steps == 1 else "fix",

@@ -9,18 +9,29 @@ from neat_hull.rig.rules import Found, amount, rule
 from neat_hull.subjects.room.figures import clashes
 
 
-def _in(ev: Evaluated, belongs: Callable[[str], bool], why: str) -> Iterable[Found]:
-    """The clashes with some envelopes, as findings; of one thing only the deepest."""
+def _in(
+    ev: Evaluated,
+    belongs: Callable[[str], bool],
+    why: str,
+    about: Callable[[int], bool] = lambda _: True,
+) -> Iterable[Found]:
+    """The clashes of some things with some envelopes, as findings; of one thing the deepest."""
     told: set[int] = set()
     for clash in ev.once(clashes):
-        if clash.envelope is None or clash.thing_id in told or not belongs(clash.envelope):
-            continue
-        told.add(clash.thing_id)
-        yield _found(ev, clash, why)
+        thing_id, envelope = clash.thing_id, clash.envelope
+        if envelope is not None and thing_id not in told and belongs(envelope) and about(thing_id):
+            told.add(thing_id)
+            yield _found(ev, clash, why)
 
 
 def _found(ev: Evaluated, clash: Clash, why: str) -> Found:
-    name, what = ev.name(clash.thing_id), plain(clash.what)
+    name = ev.name(clash.thing_id)
+    key = why, clash.thing_id, clash.with_thing, clash.envelope
+    return ev.again(key, (name, clash), lambda: _told(name, clash, why))
+
+
+def _told(name: str, clash: Clash, why: str) -> Found:
+    what = plain(clash.what)
     return Found(
         clash.verdict,
         Said.of(f"{name} is {{}} into {what}", length=-clash.gap_m)
@@ -51,21 +62,23 @@ _LEGS = (
 @rule("butt-meets-the-body", topic="room")
 def butt_meets_the_body(ev: Evaluated) -> Iterable[Found]:
     """The butt or reel of a rod comes into legs, hip or belly; the gap is kept by `envelopes`."""
-    for one in _in(
+    yield from _in(
         ev,
         _LEGS.__contains__,
         "A butt against the leg turns the holder, bruises, and is in the way of getting out.",
-    ):
-        if one.thing_id in ev.rods:
-            yield one
+        ev.rods.__contains__,
+    )
 
 
 @rule("meets-the-body", topic="room")
 def meets_the_body(ev: Evaluated) -> Iterable[Found]:
     """Anything but a rod stands where legs, feet or the trunk are."""
-    for one in _in(ev, _LEGS.__contains__, "Legs have to move, and to come out in a hurry."):
-        if one.thing_id not in ev.rods:
-            yield one
+    yield from _in(
+        ev,
+        _LEGS.__contains__,
+        "Legs have to move, and to come out in a hurry.",
+        lambda thing_id: thing_id not in ev.rods,
+    )
 
 
 @rule("in-the-stroke", topic="room")
@@ -94,13 +107,12 @@ def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
 
     A rod that is the only one is the one that is fought with, and out of its holder by then.
     """
-    for one in _in(
+    yield from _in(
         ev,
         "fight".__eq__,
         "A fish at the boat's side goes under whatever stands there, and the line with it.",
-    ):
-        if {one.thing_id} != ev.rods:
-            yield one
+        lambda thing_id: {thing_id} != ev.rods,
+    )
 
 
 @rule("in-the-back-cast", topic="room")

@@ -50,7 +50,9 @@ def taken(ev: Evaluated) -> Taken:
         return taken_by(ev.rigged, range(len(stowed)))
     was, moved = before.once(taken), ev.moved
     now = taken_by(ev.rigged, [i for i, s in enumerate(stowed) if s.thing_id in moved])
-    rows = np.flatnonzero(np.isin(was.owner, now.owner))
+    again = np.zeros(len(stowed), dtype=np.bool_)
+    again[now.owner] = True
+    rows = np.flatnonzero(again[was.owner])
     if not np.array_equal(was.owner[rows], now.owner):  # one that got a reel, or lost it
         return taken_by(ev.rigged, range(len(stowed)))
     things = np.unique(now.owner)
