@@ -1,6 +1,6 @@
 """What the screens hold of a setup: its data, its figures and its drawing in one answer."""
 
-from collections.abc import Iterator
+from collections.abc import AsyncIterator
 from functools import lru_cache
 from pathlib import Path
 from typing import Annotated
@@ -48,8 +48,8 @@ class SetupState(BaseModel):
     elsewhere: list[Elsewhere]
 
 
-def open_db(request: Request) -> Iterator[Connection]:
-    """One connection for one request."""
+async def open_db(request: Request) -> AsyncIterator[Connection]:
+    """One connection for one request; opening reads nothing, so it can be done in the loop."""
     db = connect(Path(request.app.state.data))
     try:
         yield db

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from contextlib import contextmanager, suppress
 from pathlib import Path
 
+import scipy
 import typer
 import uvicorn
 
@@ -85,7 +86,13 @@ class _Server(uvicorn.Server):
         """As uvicorn's, then print the address."""
         await super().startup(sockets)
         typer.echo(self._address)
-        threading.Thread(target=ASIDE.warm, daemon=True).start()
+        threading.Thread(target=_warm, daemon=True).start()
+
+
+def _warm() -> None:
+    """Load what the first questions need, and start the process for long ones, behind the start."""
+    _ = scipy.optimize.brentq, scipy.interpolate.PchipInterpolator
+    ASIDE.warm()
 
 
 def fill_with_demo(data: Path) -> None:

@@ -10,10 +10,10 @@ before it, and the best of them by the full evaluation is kept.
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from math import inf
+from typing import TypeAlias
 
 import numpy as np
-from scipy.optimize import Bounds, LinearConstraint, milp
-from scipy.sparse import coo_array
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.model.advice import Arrangement, ArrangeProgress, Placed
 from neat_hull.model.figures import Figures
@@ -40,13 +40,16 @@ _PER_DEG, _PER_DEG_PAST = 8.0, 60.0  # of trim and list, and of what is past fin
 _PER_KG_M = 4.0  # of weight times height
 
 
+_Line: TypeAlias = "scipy.optimize.LinearConstraint"
+
+
 @dataclass(frozen=True, eq=False)
 class _Problem:
     """The matrices that every round shares; candidates first, then trim, list and their excess."""
 
     choice: Choice
     cost: np.ndarray[tuple[int], np.dtype[np.float64]]
-    rows: list[LinearConstraint]
+    rows: list[_Line]
 
 
 def arrangements(
@@ -67,7 +70,7 @@ def arrangements(
     problem = _problem(now, options)
     best: Arrangement | None = None
     least = badness(before.findings)
-    barred: list[LinearConstraint] = []
+    barred: list[_Line] = []
     yield ArrangeProgress(done=1, total=total, words="choosing places", best=None)
     for done in range(2, total + 1):
         solved = _solve(problem, barred)
@@ -112,19 +115,21 @@ def _problem(now: Evaluated, options: Choice) -> _Problem:
             for aux, free in ((n + at, 0.0), (n + 2 + at, fine)):
                 row = np.zeros(n + 4)
                 row[:n], row[aux] = -sign * slope, 1.0
-                lines.append(LinearConstraint(row[None, :], sign * start - free, np.inf))
+                lines.append(
+                    scipy.optimize.LinearConstraint(row[None, :], sign * start - free, np.inf)
+                )
     return _Problem(options, cost, lines)
 
 
-def _one_place_each(options: Choice) -> LinearConstraint:
+def _one_place_each(options: Choice) -> _Line:
     things = list(dict.fromkeys(one.thing_id for one in options.candidates))
     row = [things.index(one.thing_id) for one in options.candidates]
     n = len(row)
-    matrix = coo_array((np.ones(n), (row, np.arange(n))), shape=(len(things), n + 4))
-    return LinearConstraint(matrix.tocsr(), 1, 1)
+    matrix = scipy.sparse.coo_array((np.ones(n), (row, np.arange(n))), shape=(len(things), n + 4))
+    return scipy.optimize.LinearConstraint(matrix.tocsr(), 1, 1)
 
 
-def _apart(options: Choice) -> list[LinearConstraint]:
+def _apart(options: Choice) -> list[_Line]:
     """No two into each other; what goes into a container asks that one to stay.
 
     Of each thing one place is taken, so a place excludes all those of another thing that it meets
@@ -152,8 +157,8 @@ def _apart(options: Choice) -> list[LinearConstraint]:
     if not top:
         return []
     line, column, value = zip(*data, strict=True)
-    matrix = coo_array((value, (line, column)), shape=(len(top), n + 4))
-    return [LinearConstraint(matrix.tocsr(), -np.inf, np.array(top))]
+    matrix = scipy.sparse.coo_array((value, (line, column)), shape=(len(top), n + 4))
+    return [scipy.optimize.LinearConstraint(matrix.tocsr(), -np.inf, np.array(top))]
 
 
 @dataclass(frozen=True)
@@ -165,15 +170,15 @@ class _Solved:
     proved: bool
 
 
-def _solve(problem: _Problem, barred: list[LinearConstraint]) -> _Solved | None:
+def _solve(problem: _Problem, barred: list[_Line]) -> _Solved | None:
     """The best choice that is not barred; None where none is found in time."""
     rows = problem.choice.candidates
     n = len(rows)
-    answer = milp(
+    answer = scipy.optimize.milp(
         problem.cost,
         constraints=[*problem.rows, *barred],
         integrality=np.append(np.ones(n), np.zeros(4)),
-        bounds=Bounds(0, np.append(np.ones(n), np.full(4, np.inf))),
+        bounds=scipy.optimize.Bounds(0, np.append(np.ones(n), np.full(4, np.inf))),
         options={"time_limit": _SECONDS, "node_limit": _NODES, "mip_rel_gap": _GAP},
     )
     if answer.x is None:
@@ -183,12 +188,12 @@ def _solve(problem: _Problem, barred: list[LinearConstraint]) -> _Solved | None:
     return _Solved(places, moved, answer.status == 0)
 
 
-def _bar(problem: _Problem, solved: _Solved) -> LinearConstraint:
+def _bar(problem: _Problem, solved: _Solved) -> _Line:
     """Not this choice again: one in _UNLIKE of what it moves, at least, goes elsewhere."""
     row = np.zeros(len(problem.cost))
     row[solved.moved] = 1.0
     count = len(solved.moved)
-    return LinearConstraint(row[None, :], -np.inf, count - max(1, count // _UNLIKE))
+    return scipy.optimize.LinearConstraint(row[None, :], -np.inf, count - max(1, count // _UNLIKE))
 
 
 def _told(

@@ -9,7 +9,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.optimize import least_squares
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.errors import InputError
 from neat_hull.physics.arrays import Array
@@ -58,7 +58,9 @@ def fit_fullness(off_m: Callable[[float, float], Array]) -> Fitted:
         fore, aft = (float(f) for f in factors)
         return np.concatenate((off_m(fore, aft) / MARK_M, factors / _USUAL))
 
-    best = least_squares(residuals, np.zeros(2), bounds=(-MOST, MOST), diff_step=[1e-3], xtol=1e-5)
+    best = scipy.optimize.least_squares(
+        residuals, np.zeros(2), bounds=(-MOST, MOST), diff_step=[1e-3], xtol=1e-5
+    )
     fore, aft = (float(f) for f in best.x)
     if max(abs(fore), abs(aft)) > 0.99 * MOST:
         raise InputError(

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
-from scipy.interpolate import PchipInterpolator
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.errors import InputError, InputErrors
 from neat_hull.physics.arrays import Array
@@ -152,7 +152,7 @@ def half_breadth_m(tape: Tape, x_m: Array) -> Array:
     beam = np.array(
         [tape.stern_beam_m, tape.beam_aft_quarter_m, tape.beam_m, tape.beam_fore_quarter_m, 0.0]
     )
-    curve = PchipInterpolator(at, (beam / 2) ** _FULLNESS)
+    curve = scipy.interpolate.PchipInterpolator(at, (beam / 2) ** _FULLNESS)
     half: Array = np.maximum(curve(x_m), 0.0) ** (1 / _FULLNESS)
     return half
 

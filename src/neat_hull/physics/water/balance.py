@@ -9,7 +9,7 @@ import math
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.optimize import brentq
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.errors import NoBalance
 from neat_hull.physics.arrays import Array, Flags
@@ -298,7 +298,7 @@ def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float
             im = turned.immerse(np.array([h]), np.array([tau]), counted)
             return float(im.v_m3[0]) - problem.volume_m3
 
-        return float(brentq(short, off.min(), off.max(), xtol=1e-13))
+        return float(scipy.optimize.brentq(short, off.min(), off.max(), xtol=1e-13))
 
     def along(tau: float) -> float:
         im = turned.immerse(np.array([sink(tau)]), np.array([tau]), counted)
@@ -308,7 +308,7 @@ def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float
     steepest = _STEEPEST * abs(np.cos(heel_rad)) + 1e-9
     if along(-steepest) * along(steepest) > 0:
         return None
-    tau = float(brentq(along, -steepest, steepest, xtol=1e-13))
+    tau = float(scipy.optimize.brentq(along, -steepest, steepest, xtol=1e-13))
     return sink(tau), tau
 
 
@@ -434,7 +434,7 @@ def _roll_until_still(problem: _Problem) -> Rest:
             break
         if restoring[k - 1] < 0 <= restoring[k]:
             low = side * max(float(_SCAN_RAD[k - 1]), 1e-4)
-            heel = brentq(
+            heel = scipy.optimize.brentq(
                 lambda p: float(at(np.array([p]))[1][0]), low, side * _SCAN_RAD[k], xtol=1e-10
             )
             still, lever = at(np.array([heel]))

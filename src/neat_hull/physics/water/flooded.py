@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.optimize import brentq
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.physics.water.immersion import TurnedSections
@@ -30,7 +30,7 @@ def bilge(floating: FloatingHull, share: float) -> Bilge:
         return float(turned.immerse(np.array([h_m]), np.zeros(1), counted).v_m3[0])
 
     floor, deck = float(floating.level_m[0, 0]), float(floating.level_m[0, -1])
-    h = brentq(lambda h_m: under(h_m) - volume, floor, deck, xtol=1e-12)
+    h = scipy.optimize.brentq(lambda h_m: under(h_m) - volume, floor, deck, xtol=1e-12)
     im = turned.immerse(np.array([h]), np.zeros(1), counted)
     side = turned.sideways(counted)
     v = float(im.v_m3[0])

@@ -4,9 +4,10 @@ Angles from curves of 2.5° steps, between the steps by monotone cubics; see doc
 """
 
 from dataclasses import dataclass
+from typing import TypeAlias
 
 import numpy as np
-from scipy.interpolate import PchipInterpolator
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.water.floating import FloatingHull
@@ -16,6 +17,7 @@ from neat_hull.physics.water.hydrostatics import RightingCurve, Settled, settle_
 from neat_hull.physics.water.loads import Loads
 
 _NO_LEVER_M = 1e-7  # far below what anything here is known to
+_Line: TypeAlias = "scipy.interpolate.PchipInterpolator"
 
 
 @dataclass(frozen=True)
@@ -54,7 +56,7 @@ def stability(curve: RightingCurve, mass_kg: float) -> Stability:
     sinking = float(heel[np.argmin(known)]) if not known.all() else None
     count = len(heel) if known.all() else int(np.argmin(known))
     heel, gz = heel[:count], curve.gz_m[:count]
-    line = PchipInterpolator(heel, gz)
+    line = scipy.interpolate.PchipInterpolator(heel, gz)
     greatest, at = _greatest(line, heel)
     limits = CurveEnds(
         deck_edge_rad=first_zero(heel, curve.edge_over_m[:count]),
@@ -79,20 +81,20 @@ def stability_of(
     return settled, curve, stability(curve, loads.total_kg)
 
 
-def _greatest(line: PchipInterpolator, heel: Array) -> tuple[float, float]:
+def _greatest(line: _Line, heel: Array) -> tuple[float, float]:
     fine = np.linspace(float(heel[0]), float(heel[-1]), 1441)
     gz = line(fine)
     k = int(np.argmax(gz))
     return float(gz[k]), float(fine[k])
 
 
-def _crossings(line: PchipInterpolator, heel: Array) -> list[float]:
+def _crossings(line: _Line, heel: Array) -> list[float]:
     roots = np.asarray(line.roots(extrapolate=False), dtype=float)
     inside = roots[np.isfinite(roots) & (roots > float(heel[0]) + 1e-9)]
     return sorted(float(root) for root in inside)
 
 
-def _vanishing(line: PchipInterpolator, heel: Array, gz: Array, best_rad: float) -> float | None:
+def _vanishing(line: _Line, heel: Array, gz: Array, best_rad: float) -> float | None:
     """The first zero after the greatest lever; None while the boat still rights itself."""
     if gz.max() <= 0:
         return 0.0
