@@ -23,15 +23,15 @@ from neat_hull.physics.water.immersion import (
     immersed,
 )
 
-# Of volume and of volume × length. Far below what a scale shows, and low enough that searches from
-# two starts end at figures equal to 1e-9; rounding of the sums is near 1e-15.
-RESIDUAL = 1e-12
+RESIDUAL = 1e-9  # of volume and of volume × length: far below what a drawing or a scale shows
+# At imposed heels so low that searches from two starts end at figures equal to 1e-9, and one let go
+# from the upright of either takes the same steps; rounding of the sums is near 1e-15.
+_HELD_RESIDUAL = 1e-12
 _ITERATIONS = 40
 _TRIM_STEP = 0.12  # tan θ·cos φ a step; larger ones jump past where the deck goes under
 _HEEL_STEP_RAD = np.radians(6.0)
 _STEEPEST = np.tan(np.radians(60.0))  # a boat standing on its end is not afloat in our sense
 _CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
-_NEAR_HEEL_RAD = np.radians(5.0)  # a boat lying this level is taken to lie near there again
 _SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
 
 
@@ -147,7 +147,7 @@ def _sunk(
             step_h, step_tau = step_h / 2, step_tau / 2
             continue
         best, at_h, at_tau = merit, try_h, try_tau
-        if best < RESIDUAL**2:
+        if best < _HELD_RESIDUAL**2:
             return at_h, at_tau, im, side
         vh, vt = a + tiny, -ax
         lh = ax - at_tau * (at_h * a - at_tau * ax)
@@ -165,28 +165,15 @@ def _sunk(
     return at_h, at_tau, *immersed(lattice, heel, at_h, at_tau, counted)
 
 
-def rest_free(
-    floating: FloatingHull,
-    volume_m3: float,
-    centre_m: Array,
-    upright: Rest,
-    near: Rest | None = None,
-) -> Rest:
+def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
     """The place of rest (k = 1) of a boat let go from upright (k = 1), stable in heel.
 
-    `near` is where the same boat came to rest under much the same load: a start for the search.
     Raises NoBalance if it floods and sinks, rolls over or stands on its end.
     """
     problem = _Problem(floating, volume_m3, centre_m)
     if not upright.floats[0]:
         _raise_sinking(problem, upright)
-    start = upright
-    # One that stands up by itself lies near upright at one place only.
-    if near is not None and (near.lost == upright.lost).all() and _stands_up(problem, upright):
-        start = near if abs(near.heel_rad[0]) < _NEAR_HEEL_RAD else upright
-    rest = _newton_free(problem, start)
-    if start is near and (rest is None or abs(rest.heel_rad[0]) > _NEAR_HEEL_RAD):
-        rest = _newton_free(problem, upright)
+    rest = _newton_free(problem, upright)
     if rest is None or abs(rest.heel_rad[0]) > _CHECKED_HEEL_RAD:
         rest = _roll_until_still(problem)
     return rest
@@ -239,7 +226,7 @@ def _sink_and_trim(
         better = merit < best
         h_m, tau = np.where(better, h_m + step_h, h_m), np.where(better, at_tau, tau)
         best = np.where(better, merit, best)
-        if (best[floats] < RESIDUAL**2).all():
+        if (best[floats] < _HELD_RESIDUAL**2).all():
             if better.all() and floats.all() and known is None:
                 return h_m, tau, floats, im
             break
@@ -313,7 +300,7 @@ def _by_brackets(problem: _Problem, heel_rad: float, lost: Flags) -> tuple[float
 
 
 def _newton_free(problem: _Problem, start: Rest) -> Rest | None:
-    """Newton in h, τ and φ together from a rest; None unless it ends stable in heel."""
+    """Newton in h, τ and φ together from an upright rest; None unless it ends stable in heel."""
     floating, lost = problem.floating, start.lost
     heel, h, tau = (float(v[0]) for v in (start.heel_rad, start.h_m, start.tau))
     im, side = start.immersion, start.sideways
@@ -373,11 +360,6 @@ def _cross(a: _Three, b: _Three) -> _Three:
 
 def _dot(a: _Three, b: _Three) -> float:
     return a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
-
-
-def _stands_up(problem: _Problem, upright: Rest) -> bool:
-    at = (float(v[0]) for v in (upright.heel_rad, upright.h_m, upright.tau))
-    return _stable(_three(problem, upright.immersion, upright.sideways, *at)[1])
 
 
 def _three(

@@ -134,9 +134,9 @@ def settle_with_curve(
     volume_m3 = loads.total_kg / water_density_kg_m3
     if before is not None and not _much_the_same(before.loads, loads):
         before = None
-    held, rest = (None, None) if before is None else (before.held, before.rest)
-    held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad, near=held)
-    rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0), rest)
+    near = None if before is None else before.held
+    held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad, near=near)
+    rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0))
     settled = Settled(floating, loads, water_density_kg_m3, rest, held)
     return settled, _curve(floating, loads, held)
 
