@@ -6,6 +6,7 @@ from fastapi import APIRouter
 from pydantic import Field
 from starlette.responses import StreamingResponse
 
+from neat_hull.api.answers import Written
 from neat_hull.api.aside import ASIDE, only
 from neat_hull.api.changes import apply_step
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
@@ -18,7 +19,7 @@ from neat_hull.store.setups import load_setup
 from neat_hull.whole.advice.best import advising
 from neat_hull.whole.arrange import arrangements
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["advice"])
+router = APIRouter(prefix="/setups/{setup_id}", tags=["advice"], route_class=Written)
 
 
 class AdviceTrial(Trial):

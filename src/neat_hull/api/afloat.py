@@ -2,6 +2,7 @@
 
 from fastapi import APIRouter
 
+from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.trial import Trial
 from neat_hull.model.afloat import FullAfloat
@@ -9,7 +10,7 @@ from neat_hull.store.setups import load_setup
 from neat_hull.subjects.afloat.full import full_afloat
 from neat_hull.whole.evaluate import evaluated
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["afloat"])
+router = APIRouter(prefix="/setups/{setup_id}", tags=["afloat"], route_class=Written)
 
 
 @router.post("/afloat")

@@ -5,6 +5,7 @@ from typing import Literal
 from fastapi import APIRouter
 from pydantic import Field
 
+from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, Seen, SetupId, SetupState, ThingId, state_of
 from neat_hull.editing.putting import (
     doubled,
@@ -29,7 +30,7 @@ from neat_hull.store.history import Change
 from neat_hull.store.setups import load_setup, next_thing_id
 from neat_hull.subjects.calibration.figures import refit
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["changes"])
+router = APIRouter(prefix="/setups/{setup_id}", tags=["changes"], route_class=Written)
 
 
 class PlaceChange(Seen):

@@ -3,6 +3,7 @@
 from fastapi import APIRouter
 from pydantic import Field
 
+from neat_hull.api.answers import Written
 from neat_hull.api.state import Db
 from neat_hull.editing.steps import elsewhere_of
 from neat_hull.model.base import Model
@@ -10,7 +11,7 @@ from neat_hull.model.comparison import Comparison
 from neat_hull.store.past import setup_at
 from neat_hull.whole.compare import compare
 
-router = APIRouter(tags=["compare"])
+router = APIRouter(tags=["compare"], route_class=Written)
 
 
 class CompareSide(Model):

@@ -5,6 +5,7 @@ from datetime import UTC, datetime
 from fastapi import APIRouter
 from pydantic import Field
 
+from neat_hull.api.answers import Written
 from neat_hull.api.changes import apply_step
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.steps import elsewhere_of, setup_row
@@ -15,7 +16,7 @@ from neat_hull.whole.evaluate import evaluated
 from neat_hull.whole.judge import judge
 from neat_hull.whole.registry import limit_rows, require_known_limits
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["findings"])
+router = APIRouter(prefix="/setups/{setup_id}", tags=["findings"], route_class=Written)
 
 
 class JudgingChange(Seen):

@@ -8,6 +8,7 @@ from fastapi import Path as PathParam
 from pydantic import Field
 from starlette.responses import Response
 
+from neat_hull.api.answers import Written
 from neat_hull.api.changes import apply_step
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.imports import ImportRow, numbered, plan_table, table_changes
@@ -22,7 +23,7 @@ from neat_hull.store.photos import add_photo, load_photo, media_type
 from neat_hull.store.setups import load_setup, next_thing_id
 from neat_hull.whole.registry import columns
 
-router = APIRouter(tags=["gear"])
+router = APIRouter(tags=["gear"], route_class=Written)
 
 
 class NumberedThing(Model):

@@ -6,10 +6,11 @@ from typing import Literal
 from fastapi import APIRouter, Request
 from pydantic import Field
 
+from neat_hull.api.answers import Written
 from neat_hull.instruments.listener import Listener
 from neat_hull.model.base import Answer, Model
 
-router = APIRouter(prefix="/instrument", tags=["instrument"])
+router = APIRouter(prefix="/instrument", tags=["instrument"], route_class=Written)
 
 
 class Instrument(Answer):

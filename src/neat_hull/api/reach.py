@@ -3,6 +3,7 @@
 from fastapi import APIRouter
 from pydantic import Field
 
+from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, ThingId
 from neat_hull.editing.trial import Trial
 from neat_hull.errors import NotFoundError
@@ -11,7 +12,7 @@ from neat_hull.store.setups import load_setup
 from neat_hull.subjects.reach.full import full_reach, reaching_for
 from neat_hull.whole.evaluate import evaluated
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["reach"])
+router = APIRouter(prefix="/setups/{setup_id}", tags=["reach"], route_class=Written)
 
 
 class ReachTrial(Trial):

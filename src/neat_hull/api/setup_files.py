@@ -6,6 +6,7 @@ from fastapi import APIRouter
 from pydantic import Field
 from starlette.responses import Response
 
+from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
 from neat_hull.editing.moving import move_to
 from neat_hull.errors import InputError
@@ -25,7 +26,7 @@ from neat_hull.store.setups import SetupName, list_setups, load_setup
 from neat_hull.whole.evaluate import evaluate, require_afloat
 from neat_hull.whole.registry import require_known_limits
 
-router = APIRouter(prefix="/setups", tags=["setup files"])
+router = APIRouter(prefix="/setups", tags=["setup files"], route_class=Written)
 
 
 class NewName(Model):

@@ -4,8 +4,8 @@ from typing import Annotated
 
 from fastapi import APIRouter
 from fastapi import Path as PathParam
-from starlette.responses import Response
 
+from neat_hull.api.answers import Written
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
 from neat_hull.editing.starting import FirstMeasures, starting_setup
 from neat_hull.editing.trial import Trial
@@ -19,7 +19,7 @@ from neat_hull.store.setups import SetupName, add_setup, list_setups, load_setup
 from neat_hull.whole.evaluate import evaluated, live, require_afloat
 from neat_hull.whole.how import explain
 
-router = APIRouter(prefix="/setups", tags=["setups"])
+router = APIRouter(prefix="/setups", tags=["setups"], route_class=Written)
 
 
 class Preview(Answer):
@@ -51,17 +51,15 @@ def setup(setup_id: SetupId, db: Db) -> SetupState:
     return state_of(load_setup(db, setup_id))
 
 
-@router.post("/{setup_id}/preview", response_model=Preview)
-def preview(setup_id: SetupId, body: Trial, db: Db, cache: Cache) -> Response:
+@router.post("/{setup_id}/preview")
+def preview(setup_id: SetupId, body: Trial, db: Db, cache: Cache) -> Preview:
     """Figures as they would be; computes and stores nothing."""
     kept = cache.load(db, setup_id)
     tried = body.on(kept.setup)
     shape = body.boat or body.angler or body.seat
     # A boat being measured is not judged yet: its cross curves would be worked out at every digit.
     figures = live(cache.evaluated(kept, tried), judged=body.boat is None)
-    answer = Preview(figures=figures, drawing=draw(tried) if shape else None)
-    # Written out here: the framework would build and check the model a second time, in a drag.
-    return Response(answer.model_dump_json(), media_type="application/json")
+    return Preview(figures=figures, drawing=draw(tried) if shape else None)
 
 
 @router.get("/{setup_id}/how/{figure}")

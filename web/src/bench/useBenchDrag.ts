@@ -64,7 +64,6 @@ export function useBenchDrag(bench: Bench) {
     if (!bench.free(id)) return
     const all = bench.together(id).filter(bench.free)
     if (all.length > 1) return carryAll(event, all, view)
-    void bench.loadTargets(id)
     const grip = { x: at.x_m - row.x_m, y: at.y_m - row.y_m, z: at.z_m - row.base_z_m }
     const frame: Frame = start.on ? row.frame : BOAT
     const bare: Place = start.on
@@ -126,7 +125,6 @@ export function useBenchDrag(bench: Bench) {
     bench.begin()
     const thing = store.things[String(id)]
     if (!thing) return
-    void bench.loadTargets(id)
     const bare = blankPlace(thing)
     carry(event, id, (e) => {
       const now = bench.view()!.toBoat(e, 'plan')
@@ -135,15 +133,27 @@ export function useBenchDrag(bench: Bench) {
   }
 
   function carry(event: PointerEvent, id: number, to: To): void {
-    const end = () => (over.value = null)
+    let at: PointerEvent | null = null // where it is held; null once it is let go
+    const follow = () => {
+      const found = at && to(at)
+      if (at) store.tryPlaces([[id, found?.place ?? null]], found?.frame)
+    }
+    // What takes it may be known only after it stands still over that.
+    const known = bench.loadTargets(id).then(follow)
+    const letGo = () => {
+      at = null
+      over.value = null
+    }
     pickUp(event, {
       move: (e) => {
-        const found = to(e)
-        store.tryPlaces([[id, found?.place ?? null]], found?.frame)
+        at = e
+        follow()
       },
-      drop: (e) => {
+      drop: async (e) => {
+        at = e
+        await known
         const found = to(e)
-        end()
+        letGo()
         if (found) {
           bench.taken(id)
           void store.put(id, found.place)
@@ -151,7 +161,7 @@ export function useBenchDrag(bench: Bench) {
         else store.stopTrying()
       },
       cancel: () => {
-        end()
+        letGo()
         store.stopTrying()
       },
     })

@@ -82,6 +82,11 @@ export const useSetup = defineStore('setup', () => {
   })
   watch(kept, (now) => now && (lastOpen.value = now.setup_id))
 
+  /** What has not changed stays the very same, so that only the rest is drawn again. */
+  function keep(state: SetupState): void {
+    kept.value = sharing(kept.value, state)
+  }
+
   async function open(setup_id?: number): Promise<void> {
     try {
       names.value = await ask(api.GET('/api/v1/setups'))
@@ -93,8 +98,10 @@ export const useSetup = defineStore('setup', () => {
       stopTrying()
       if (id === undefined) kept.value = null
       else
-        kept.value = await askState(
-          api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
+        keep(
+          await askState(
+            api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
+          ),
         )
       lost.value = false
     } catch (error) {
@@ -103,7 +110,7 @@ export const useSetup = defineStore('setup', () => {
   }
 
   async function start(first: Schemas['FirstMeasures']): Promise<void> {
-    kept.value = await askState(api.POST('/api/v1/setups', { body: first }))
+    keep(await askState(api.POST('/api/v1/setups', { body: first })))
     stopTrying()
     names.value = await ask(api.GET('/api/v1/setups'))
   }
@@ -207,7 +214,7 @@ export const useSetup = defineStore('setup', () => {
     if (!kept.value) return false
     saving.value += 1
     try {
-      kept.value = await call(kept.value.setup_id, kept.value.revision)
+      keep(await call(kept.value.setup_id, kept.value.revision))
       stopTrying()
       held.value = null
       lost.value = false
@@ -251,7 +258,7 @@ export const useSetup = defineStore('setup', () => {
 
   /** Show a setup that was just made: copied, moved or taken in. */
   async function show(state: SetupState): Promise<void> {
-    kept.value = state
+    keep(state)
     stopTrying()
     names.value = await ask(api.GET('/api/v1/setups'))
   }
