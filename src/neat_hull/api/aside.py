@@ -18,7 +18,7 @@ from neat_hull.errors import NeatHullError
 P = ParamSpec("P")
 T = TypeVar("T")
 
-_NICE = 4  # behind whatever a person waits for
+_NICE = 7  # behind whatever a person waits for
 _SPAWN = get_context("spawn")  # a fork would copy the server's threads' locks as they stand
 
 
