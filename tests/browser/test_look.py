@@ -31,7 +31,9 @@ def show(page: Page, server: Server, screen: str) -> None:
 
 
 @pytest.mark.parametrize("units", ["metric", "imperial"])
-def test_nothing_is_cut_off_or_overlaps_at_1280_by_800(bench: Page, server: Server, units: str) -> None:
+def test_nothing_is_cut_off_or_overlaps_at_1280_by_800(
+    bench: Page, server: Server, units: str
+) -> None:
     if units == "imperial":
         bench.get_by_test_id("units").click()
     for screen in SCREENS:
