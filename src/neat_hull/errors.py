@@ -7,6 +7,7 @@ NeatHullError
 ├── NoBalance       (also ValueError)   it floats, but in no upright place  422, exit 3
 ├── NotFoundError   (also LookupError)  no such setup, boat or thing        404
 ├── ConflictError                       the setup changed meanwhile         409
+├── OvertakenError                      others changed the same fields      409
 ├── FeedError       (also OSError)      an instrument cannot be reached     503
 └── StoreError      (also OSError)      the data file cannot be used        500, exit 2
 
@@ -88,6 +89,18 @@ class ConflictError(NeatHullError):
     def __reduce__(self) -> tuple[Any, ...]:
         """As of `InputError`."""
         return type(self), (self.seen, self.current)
+
+
+class OvertakenError(NeatHullError):
+    """Fields that somebody else has changed after they were read; each with what it is now."""
+
+    def __init__(self, errors: Sequence[InputError]) -> None:
+        super().__init__("changed elsewhere meanwhile: " + "; ".join(map(str, errors)))
+        self.errors = tuple(errors)
+
+    def __reduce__(self) -> tuple[Any, ...]:
+        """As of `InputErrors`."""
+        return type(self), (self.errors,)
 
 
 class FeedError(NeatHullError, OSError):

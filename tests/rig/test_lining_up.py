@@ -1,5 +1,7 @@
 """Mirroring and lining up, and having things twice."""
 
+from itertools import count
+
 import pytest
 from tests.places import (
     CRATE,
@@ -103,7 +105,10 @@ def test_too_few_or_ashore_is_refused(way: Way, ids: list[int]) -> None:
 
 def test_a_crate_is_had_twice_with_all_that_is_in_it() -> None:
     before = setup(crate=at(1.0, 0.1), tray=at(0.02, on=IN_CRATE))
-    copies = {thing.name: (i, place) for i, thing, place in duplicates(before, [CRATE, TRAY], 500)}
+    copies = {
+        thing.name: (i, place)
+        for i, thing, place in duplicates(before, [CRATE, TRAY], count(500).__next__)
+    }
     assert set(copies) == {"Crate 2", "Tray 2"}
     crate_id, crate_place = copies["Crate 2"]
     _, tray_place = copies["Tray 2"]
@@ -118,6 +123,6 @@ def test_copies_of_copies_count_on() -> None:
     again = THINGS[TRAY].model_copy(update={"name": "Tray 2"})
     before = setup(tray=at(1.0))
     before = before.model_copy(update={"things": before.things | {900: again}})
-    ((_, thing, place),) = duplicates(before, [900], 901)
+    ((_, thing, place),) = duplicates(before, [900], count(901).__next__)
     assert thing.name == "Tray 3"
     assert place is None  # ashore, as the original

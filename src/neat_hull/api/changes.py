@@ -7,6 +7,7 @@ from pydantic import Field
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, Seen, SetupId, SetupState, ThingId, state_of
+from neat_hull.editing.edits import Edit, edited
 from neat_hull.editing.putting import (
     doubled,
     lined,
@@ -19,6 +20,7 @@ from neat_hull.editing.putting import (
 from neat_hull.editing.steps import setup_row, write_step
 from neat_hull.editing.trial import TrialPlace
 from neat_hull.errors import NotFoundError
+from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace
@@ -27,10 +29,17 @@ from neat_hull.model.water import Water
 from neat_hull.rig.lining_up import Way
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.history import Change
-from neat_hull.store.setups import load_setup, next_thing_id
+from neat_hull.store.setups import load_setup, new_thing_id
 from neat_hull.subjects.calibration.figures import refit
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["changes"], route_class=Written)
+
+
+class Edits(Model):
+    """What a user changed, as one step; it needs no revision, for each field says what it was."""
+
+    edits: list[Edit] = Field(min_length=1, max_length=2000)
+    label: str | None = Field(default=None, min_length=1, max_length=120)
 
 
 class PlaceChange(Seen):
@@ -107,6 +116,14 @@ class ThingChange(Seen):
     place: Place | None = None
 
 
+@router.patch("")
+def edit(setup_id: SetupId, body: Edits, db: Db) -> SetupState:
+    """Change fields of things, places, the boat, the angler or the setup in the newest state."""
+    with transaction(db):
+        label, step = edited(db, load_setup(db, setup_id), body.edits)
+        return stepped(db, setup_id, None, body.label or label, step, body.edits[0].what)
+
+
 @router.put("/places/{thing_id}")
 def put_place(setup_id: SetupId, thing_id: ThingId, body: PlaceChange, db: Db) -> SetupState:
     """Put a thing aboard, or move it."""
@@ -139,10 +156,11 @@ def line_up(setup_id: SetupId, body: LineUp, db: Db) -> SetupState:
 @router.post("/things/duplicates", status_code=201)
 def duplicate(setup_id: SetupId, body: Duplicates, db: Db) -> SetupState:
     """Have things twice, each with what it holds; a copy stands beside its original."""
-    setup = load_setup(db, setup_id).setup
-    step = doubled(db, setup, body.thing_ids)
-    names = named(setup, body.thing_ids)
-    return apply_step(db, setup_id, body.revision, f"Duplicate {names}", step, "thing")
+    with transaction(db):
+        setup = load_setup(db, setup_id).setup
+        step = doubled(db, setup, body.thing_ids)
+        names = named(setup, body.thing_ids)
+        return stepped(db, setup_id, body.revision, f"Duplicate {names}", step, "thing")
 
 
 @router.delete("/places/{thing_id}")
@@ -197,10 +215,12 @@ def put_demands(setup_id: SetupId, body: DemandsChange, db: Db) -> SetupState:
 @router.post("/things", status_code=201)
 def add_thing(setup_id: SetupId, body: ThingChange, db: Db) -> SetupState:
     """Add a thing to the gear."""
-    step = [Change("thing", next_thing_id(db), body.thing.model_dump())]
-    if body.place is not None:
-        step.append(Change("place", step[0].key, body.place.model_dump()))
-    return apply_step(db, setup_id, body.revision, f"Add {body.thing.name}", step, "thing.mass_kg")
+    with transaction(db):
+        step = [Change("thing", new_thing_id(db), body.thing.model_dump())]
+        if body.place is not None:
+            step.append(Change("place", step[0].key, body.place.model_dump()))
+        label = f"Add {body.thing.name}"
+        return stepped(db, setup_id, body.revision, label, step, "thing.mass_kg")
 
 
 @router.put("/things/{thing_id}")
@@ -227,4 +247,11 @@ def apply_step(
 ) -> SetupState:
     """Write a step and evaluate it; all is rolled back when the boat would not float."""
     with transaction(db):
-        return state_of(*write_step(db, setup_id, seen, label, changes, field))
+        return stepped(db, setup_id, seen, label, changes, field)
+
+
+def stepped(
+    db: Connection, setup_id: int, seen: int | None, label: str, changes: list[Change], field: str
+) -> SetupState:
+    """`apply_step` in the transaction of the caller."""
+    return state_of(*write_step(db, setup_id, seen, label, changes, field))

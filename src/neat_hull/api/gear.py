@@ -1,6 +1,7 @@
 """The pile of gear: many things in one step, tables in and out, and the catalogue."""
 
 from base64 import b64decode
+from functools import partial
 from typing import Annotated
 
 from fastapi import APIRouter
@@ -9,7 +10,7 @@ from pydantic import Field
 from starlette.responses import Response
 
 from neat_hull.api.answers import Written
-from neat_hull.api.changes import apply_step
+from neat_hull.api.changes import stepped
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.imports import ImportRow, numbered, plan_table, table_changes
 from neat_hull.editing.putting import thing_of
@@ -20,7 +21,7 @@ from neat_hull.model.base import Answer, Model
 from neat_hull.model.thing import Thing
 from neat_hull.store.connect import transaction
 from neat_hull.store.photos import add_photo, load_photo, media_type
-from neat_hull.store.setups import load_setup, next_thing_id
+from neat_hull.store.setups import load_setup, new_thing_id
 from neat_hull.whole.registry import columns
 
 router = APIRouter(tags=["gear"], route_class=Written)
@@ -77,10 +78,13 @@ def put_things(setup_id: SetupId, body: ThingsChange, db: Db) -> SetupState:
     for one in body.things:
         if one.thing_id is not None:
             thing_of(setup, one.thing_id)
-    step = numbered([(one.thing_id, one.thing) for one in body.things], next_thing_id(db))
-    names = body.things[0].thing.name if len(step) == 1 else f"{len(step)} things"
+    count = len(body.things)
+    names = body.things[0].thing.name if count == 1 else f"{count} things"
     verb = "Add" if all(one.thing_id is None for one in body.things) else "Change"
-    return apply_step(db, setup_id, body.revision, f"{verb} {names}", step, "things")
+    with transaction(db):
+        things = [(one.thing_id, one.thing) for one in body.things]
+        step = numbered(things, partial(new_thing_id, db))
+        return stepped(db, setup_id, body.revision, f"{verb} {names}", step, "things")
 
 
 @router.post("/photos", status_code=201)
@@ -125,5 +129,7 @@ def preview_gear(setup_id: SetupId, body: Table, db: Db) -> list[ImportRow]:
 def import_gear(setup_id: SetupId, body: TableImport, db: Db) -> SetupState:
     """Take a table in as one step; refused while a line is bad, unless the good ones will do."""
     known = load_setup(db, setup_id).setup.things
-    step = table_changes(known, body.text, body.take_good, next_thing_id(db))
-    return apply_step(db, setup_id, body.revision, f"Import {len(step)} things", step, "text")
+    with transaction(db):
+        step = table_changes(known, body.text, body.take_good, partial(new_thing_id, db))
+        label = f"Import {len(step)} things"
+        return stepped(db, setup_id, body.revision, label, step, "text")

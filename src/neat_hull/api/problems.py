@@ -17,6 +17,7 @@ from neat_hull.errors import (
     NeatHullError,
     NoBalance,
     NotFoundError,
+    OvertakenError,
     StoreError,
 )
 from neat_hull.model.base import input_errors
@@ -28,6 +29,7 @@ STATUS: dict[type[NeatHullError], tuple[int, str]] = {
     NoBalance: (422, "The boat finds no stable place"),
     NotFoundError: (404, "Not here"),
     ConflictError: (409, "The setup changed meanwhile"),
+    OvertakenError: (409, "Changed elsewhere meanwhile"),
     FeedError: (503, "The instrument cannot be reached"),
     StoreError: (500, "The data file cannot be used"),
 }
@@ -74,7 +76,7 @@ def answer(_: Request, error: Exception) -> JSONResponse:
     """Answer for an error of ours; an unlisted kind fails loudly."""
     status, title = STATUS[type(error)]  # type: ignore[index]  # registered for our errors alone
     fields: Sequence[InputError] = ()
-    if isinstance(error, InputErrors):
+    if isinstance(error, InputErrors | OvertakenError):
         fields = error.errors
     elif isinstance(error, InputError):
         fields = [error]

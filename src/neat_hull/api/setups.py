@@ -72,16 +72,16 @@ def how(setup_id: SetupId, figure: str, db: Db) -> How:
 def undo(setup_id: SetupId, body: Seen, db: Db) -> SetupState:
     """Take back the last step."""
     with transaction(db):
-        history.undo(db, setup_id, body.revision)
-    return state_of(load_setup(db, setup_id))
+        left = history.undo(db, setup_id, body.revision)
+    return state_of(load_setup(db, setup_id), left=left)
 
 
 @router.post("/{setup_id}/redo")
 def redo(setup_id: SetupId, body: Seen, db: Db) -> SetupState:
     """Put the last undone step in force again."""
     with transaction(db):
-        history.redo(db, setup_id, body.revision)
-    return state_of(load_setup(db, setup_id))
+        left = history.redo(db, setup_id, body.revision)
+    return state_of(load_setup(db, setup_id), left=left)
 
 
 @router.get("/{setup_id}/history")
@@ -96,5 +96,5 @@ def go_to(
 ) -> SetupState:
     """Undo or redo until that step is the last in force; 0 is the beginning."""
     with transaction(db):
-        history.go_to(db, setup_id, body.revision, number)
-    return state_of(load_setup(db, setup_id))
+        left = history.go_to(db, setup_id, body.revision, number)
+    return state_of(load_setup(db, setup_id), left=left)

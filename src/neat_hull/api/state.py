@@ -1,6 +1,6 @@
 """What the screens hold of a setup: its data, its figures and its drawing in one answer."""
 
-from collections.abc import AsyncIterator
+from collections.abc import AsyncIterator, Sequence
 from functools import lru_cache
 from pathlib import Path
 from typing import Annotated
@@ -34,7 +34,8 @@ class Seen(Model):
 class SetupState(BaseModel):
     """A setup as kept at `revision`, with everything computed from it.
 
-    elsewhere are things that another setup of the same day has aboard as well.
+    elsewhere are things that another setup of the same day has aboard as well; left is what of the
+    steps just taken back stays as it is, and why.
     """
 
     setup_id: int
@@ -46,6 +47,7 @@ class SetupState(BaseModel):
     figures: Figures
     drawing: Drawing
     elsewhere: list[Elsewhere]
+    left: list[str]
 
 
 async def open_db(request: Request) -> AsyncIterator[Connection]:
@@ -98,7 +100,9 @@ def cache_of(request: Request) -> SetupCache:
 Cache = Annotated[SetupCache, Depends(cache_of)]
 
 
-def state_of(stored: StoredSetup, ev: Evaluated | None = None) -> SetupState:
+def state_of(
+    stored: StoredSetup, ev: Evaluated | None = None, left: Sequence[str] = ()
+) -> SetupState:
     """Everything about a stored setup; `ev` where the caller has evaluated it already."""
     return SetupState(
         setup_id=stored.setup_id,
@@ -110,6 +114,7 @@ def state_of(stored: StoredSetup, ev: Evaluated | None = None) -> SetupState:
         figures=live(ev or evaluated(stored.setup, elsewhere_of(stored))),
         drawing=draw(stored.setup),
         elsewhere=stored.elsewhere,
+        left=list(left),
     )
 
 

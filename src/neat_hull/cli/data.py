@@ -17,7 +17,7 @@ from neat_hull.store.history import Change
 from neat_hull.store.imports import import_setup
 from neat_hull.store.rows import SQL as ROWS
 from neat_hull.store.rows import put_row, read_row
-from neat_hull.store.setups import load_setup, next_thing_id, tick
+from neat_hull.store.setups import load_setup, new_thing_id, tick
 from neat_hull.subjects.calibration.figures import refit
 from neat_hull.whole.evaluate import require_afloat
 from neat_hull.whole.registry import require_known_limits
@@ -91,9 +91,8 @@ def _import_gear(db: Connection, text: str, take_good: bool) -> str:
             why = row.why if row.does == "bad" else f"{row.name} is there with another {row.why}"
             raise InputError(f"line {row.line}", row.name, f"{why} (--take-good leaves it out)")
     new = [thing for thing_id, thing in changes if thing_id is None]
-    first = next_thing_id(db)
-    for thing_id, thing in enumerate(new, start=first):
-        put_row(db, 0, "thing", thing_id, thing.model_dump())
+    for thing in new:
+        put_row(db, 0, "thing", new_thing_id(db), thing.model_dump())
     tick(db)
     same = sum(row.does == "same" for row in rows)
     return f"{len(new)} things new, {same} there already, {len(rows) - len(new) - same} left out"

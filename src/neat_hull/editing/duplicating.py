@@ -1,7 +1,7 @@
 """Having things twice: copies of gear with what it holds, each beside its original."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 from neat_hull.model.nesting import all_contents
 from neat_hull.model.setup import OnThing, Place, Setup
@@ -11,7 +11,7 @@ _GAP_M = 0.02  # between a thing and its copy, so that both can be taken hold of
 
 
 def duplicates(
-    setup: Setup, thing_ids: list[int], first_id: int
+    setup: Setup, thing_ids: list[int], new_id: Callable[[], int]
 ) -> Iterator[tuple[int, Thing, Place | None]]:
     """Yield id, thing and place of each copy; what is ashore is copied ashore.
 
@@ -21,7 +21,7 @@ def duplicates(
         i for i in thing_ids if not any(i in all_contents(setup, j) for j in thing_ids if j != i)
     ]
     all_ids = [i for top in tops for i in (top, *all_contents(setup, top))]
-    new = {old: first_id + n for n, old in enumerate(all_ids)}
+    new = {old: new_id() for old in all_ids}
     names = {thing.name for thing in setup.things.values()}
     for old in all_ids:
         thing, place = setup.things[old], setup.places.get(old)

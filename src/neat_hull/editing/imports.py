@@ -1,5 +1,6 @@
 """Taking tables of gear in: what each line would do, and the rows to write."""
 
+from collections.abc import Callable
 from typing import Literal
 
 from neat_hull.errors import InputError
@@ -50,7 +51,7 @@ def _difference(before: Thing, after: Thing) -> str:
 
 
 def table_changes(
-    known: dict[int, Thing], text: str, take_good: bool, free_id: int
+    known: dict[int, Thing], text: str, take_good: bool, new_id: Callable[[], int]
 ) -> list[Change]:
     """A table as one step; refused while a line is bad, unless the good ones will do."""
     rows, changes = plan_table(known, text)
@@ -59,13 +60,12 @@ def table_changes(
         raise InputError(f"line {bad[0].line}", None, bad[0].why)
     if not changes:
         raise InputError("text", None, "there is nothing new in this table")
-    return numbered(changes, free_id)
+    return numbered(changes, new_id)
 
 
-def numbered(things: list[tuple[int | None, Thing]], free_id: int) -> list[Change]:
-    """Things to write, those without an id under the next free ones."""
-    step = []
-    for thing_id, thing in things:
-        step.append(Change("thing", thing_id or free_id, thing.model_dump()))
-        free_id += thing_id is None
-    return step
+def numbered(things: list[tuple[int | None, Thing]], new_id: Callable[[], int]) -> list[Change]:
+    """Things to write, those without an id under new ones."""
+    return [
+        Change("thing", new_id() if thing_id is None else thing_id, thing.model_dump())
+        for thing_id, thing in things
+    ]

@@ -1,6 +1,7 @@
 """Putting things somewhere: aboard, elsewhere, ashore with all they hold, twice."""
 
 from collections.abc import Iterable
+from functools import partial
 
 from neat_hull.editing.duplicating import duplicates
 from neat_hull.editing.trial import TrialPlace
@@ -13,7 +14,7 @@ from neat_hull.rig.lining_up import Way, lined_up
 from neat_hull.rig.rigging import rig
 from neat_hull.store.connect import Connection
 from neat_hull.store.history import Change
-from neat_hull.store.setups import StoredSetup, holding_elsewhere, next_thing_id
+from neat_hull.store.setups import StoredSetup, holding_elsewhere, new_thing_id
 
 
 def thing_of(setup: Setup, thing_id: int) -> Thing:
@@ -73,7 +74,7 @@ def doubled(db: Connection, setup: Setup, thing_ids: list[int]) -> list[Change]:
         thing_of(setup, thing_id)
     return [
         change
-        for thing_id, thing, place in duplicates(setup, thing_ids, next_thing_id(db))
+        for thing_id, thing, place in duplicates(setup, thing_ids, partial(new_thing_id, db))
         for change in (
             Change("thing", thing_id, thing.model_dump()),
             *([] if place is None else [Change("place", thing_id, place.model_dump())]),

@@ -12,9 +12,10 @@ from neat_hull.whole.registry import require_known_limits
 
 
 def write_step(
-    db: Connection, setup_id: int, seen: int, label: str, changes: list[Change], field: str
+    db: Connection, setup_id: int, seen: int | None, label: str, changes: list[Change], field: str
 ) -> tuple[StoredSetup, Evaluated]:
-    """Write a step in the transaction of the caller, based on revision `seen`, and evaluate it.
+    """Write a step in the transaction of the caller, based on revision `seen` (None: on
+    the newest state), and evaluate it.
 
     Raises InputError naming `field` where the boat would not float; all is to be rolled back then.
     """

@@ -4,11 +4,11 @@ import json
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
 from pathlib import Path
-from sqlite3 import Connection
+from sqlite3 import Connection, IntegrityError
 
 from neat_hull.errors import ConflictError, InputError, NotFoundError
 from neat_hull.store.queries import read_queries
-from neat_hull.store.rows import Kind, Row, drop_row, filled, get_row, put_row
+from neat_hull.store.rows import Kind, Row, drop_row, filled, get_row, put_row, require_row
 from neat_hull.store.setups import tick
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
@@ -40,10 +40,12 @@ class _Done:
     after: Row | None
 
 
-def change(db: Connection, setup_id: int, seen: int, label: str, changes: list[Change]) -> None:
+def change(
+    db: Connection, setup_id: int, seen: int | None, label: str, changes: list[Change]
+) -> None:
     """Write changes as one step, based on revision `seen`; steps undone before it are forgotten.
 
-    What changes nothing is no step.
+    What changes nothing is no step. None for changes that were made on the newest state.
 
     Raises NotFoundError, ConflictError if the setup moved on, InputError from `drop_row`.
     """
@@ -67,25 +69,30 @@ def change(db: Connection, setup_id: int, seen: int, label: str, changes: list[C
             "changes": json.dumps([asdict(one) for one in written]),
         },
     )
-    _move(db, setup_id, done + 1)
+    _move(db, setup_id, done + 1, written)
 
 
-def undo(db: Connection, setup_id: int, seen: int) -> None:
-    """Take back the last step in force. Raises InputError if there is none, or it was overtaken."""
+def undo(db: Connection, setup_id: int, seen: int) -> list[str]:
+    """Take back the last step in force, and tell what of it could not be. Raises InputError if
+    there is none.
+
+    Boats, anglers and things are shared: what another setup has changed since, or has aboard, stays
+    as it is, and the rest goes back.
+    """
     done = _require_current(db, setup_id, seen)
-    for one in reversed(_step(db, setup_id, done, "undo")):
-        _require_row(db, setup_id, one, one.after)
-        _write(db, setup_id, one.kind, one.key, one.before)
-    _move(db, setup_id, done - 1)
+    step = _step(db, setup_id, done, "undo")
+    left = [_put_back(db, setup_id, one, one.after, one.before) for one in reversed(step)]
+    _move(db, setup_id, done - 1, step)
+    return [words for words in left if words]
 
 
-def redo(db: Connection, setup_id: int, seen: int) -> None:
-    """Put the last undone step in force again. Raises InputError like `undo`."""
+def redo(db: Connection, setup_id: int, seen: int) -> list[str]:
+    """Put the last undone step in force again; as `undo`."""
     done = _require_current(db, setup_id, seen)
-    for one in _step(db, setup_id, done + 1, "redo"):
-        _require_row(db, setup_id, one, one.before)
-        _write(db, setup_id, one.kind, one.key, one.after)
-    _move(db, setup_id, done + 1)
+    step = _step(db, setup_id, done + 1, "redo")
+    left = [_put_back(db, setup_id, one, one.before, one.after) for one in step]
+    _move(db, setup_id, done + 1, step)
+    return [words for words in left if words]
 
 
 def steps(db: Connection, setup_id: int) -> list[Step]:
@@ -99,22 +106,22 @@ def steps(db: Connection, setup_id: int) -> list[Step]:
     ]
 
 
-def go_to(db: Connection, setup_id: int, seen: int, number: int) -> None:
+def go_to(db: Connection, setup_id: int, seen: int, number: int) -> list[str]:
     """Undo or redo until the step of that number is the last in force; 0 is the beginning.
 
-    Raises InputError like `undo`, all in the caller's transaction.
+    Tells what could not be taken back, like `undo`.
     """
     done = _require_current(db, setup_id, seen)
     way, count = (undo, done - number) if number < done else (redo, number - done)
-    for moved in range(count):
-        way(db, setup_id, seen + moved)
+    left = [words for moved in range(count) for words in way(db, setup_id, seen + moved)]
+    return list(dict.fromkeys(left))
 
 
-def _require_current(db: Connection, setup_id: int, seen: int) -> int:
+def _require_current(db: Connection, setup_id: int, seen: int | None) -> int:
     at = db.execute(SQL["at"], {"setup_id": setup_id}).fetchone()
     if at is None:
         raise NotFoundError(f"there is no setup {setup_id}")
-    if at["revision"] != seen:
+    if seen is not None and at["revision"] != seen:
         raise ConflictError(seen, at["revision"])
     done: int = at["done"]
     return done
@@ -127,13 +134,34 @@ def _step(db: Connection, setup_id: int, number: int, verb: str) -> list[_Done]:
     return [_Done(**row) for row in json.loads(step["changes"])]
 
 
-def _require_row(db: Connection, setup_id: int, one: _Done, expected: Row | None) -> None:
-    """Boats, anglers and things are shared: another setup may have changed one since."""
-    known = None if expected is None else filled(one.kind, expected)
-    if get_row(db, setup_id, one.kind, one.key) != known:
-        raise InputError(
-            one.kind, None, "was changed from another setup since; change it there instead"
-        )
+def _put_back(
+    db: Connection, setup_id: int, one: _Done, was: Row | None, to: Row | None
+) -> str | None:
+    """Put a row from how a step left it to how it was before; words for what stays as it is."""
+    now = get_row(db, setup_id, one.kind, one.key)
+    was, to = (None if row is None else filled(one.kind, row) for row in (was, to))
+    stays, row = None, to
+    if now != was:
+        stays = "was changed from another setup since"
+        if now is None or was is None or to is None:
+            return f"{_called(db, one, now or was or to)} {stays}, and stays as it is"
+        mine = {key for key in to if to[key] != was.get(key) and now.get(key) == was.get(key)}
+        row = now | {key: to[key] for key in mine}
+        if len(mine) == sum(to[key] != was.get(key) for key in to):
+            stays = None  # they changed something else of it
+    try:
+        if row is not None:
+            require_row(one.kind, row)
+        _write(db, setup_id, one.kind, one.key, row)
+    except (InputError, IntegrityError) as trouble:
+        stays = trouble.why if isinstance(trouble, InputError) else "is no longer there"
+    return stays and f"{_called(db, one, now or was or to)}: {stays}"
+
+
+def _called(db: Connection, one: _Done, row: Row | None) -> str:
+    if one.kind == "place":
+        row = get_row(db, 0, "thing", one.key)
+    return str((row or {}).get("name", f"{one.kind} {one.key}"))
 
 
 def _write(db: Connection, setup_id: int, kind: Kind, key: int, row: Row | None) -> None:
@@ -143,7 +171,19 @@ def _write(db: Connection, setup_id: int, kind: Kind, key: int, row: Row | None)
         put_row(db, setup_id, kind, key, row)
 
 
-def _move(db: Connection, setup_id: int, done: int) -> None:
+def _move(db: Connection, setup_id: int, done: int, written: list[_Done]) -> None:
+    """Count the change: here, and in every setup that shows a row that was there before."""
     now = datetime.now(UTC).isoformat(timespec="seconds")
     db.execute(SQL["move"], {"setup_id": setup_id, "done": done, "now": now})
+    shared = {one.kind for one in written if one.before is not None}
+    ids = {one.kind: one.key for one in written}
+    db.execute(
+        SQL["shown"],
+        {
+            "setup_id": setup_id,
+            "things": "thing" in shared,
+            "boat_id": ids["boat"] if "boat" in shared else None,
+            "angler_id": ids["angler"] if "angler" in shared else None,
+        },
+    )
     tick(db)

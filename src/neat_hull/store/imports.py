@@ -9,7 +9,7 @@ from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
 from neat_hull.store.rows import put_row, read_row
-from neat_hull.store.setups import StoredSetup, insert_setup, load_setup, next_thing_id, tick
+from neat_hull.store.setups import StoredSetup, insert_setup, load_setup, new_thing_id, tick
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
 
@@ -58,10 +58,7 @@ def _without_photo(thing: Thing) -> str:
 def import_setup(db: Connection, setup: Setup) -> int:
     """Keep a setup from elsewhere as a new one and return its id."""
     plan = plan_import(db, setup)
-    ids, free = dict(plan.thing_ids), next_thing_id(db)
-    for number in plan.new_things:
-        ids[number] = free
-        free += 1
+    ids = plan.thing_ids | {number: new_thing_id(db) for number in plan.new_things}
     setup_id = insert_setup(db, setup, plan.boat_id, plan.angler_id)
     for number in plan.new_things:
         put_row(db, setup_id, "thing", ids[number], setup.things[number].model_dump())

@@ -21,7 +21,9 @@ def setup_at(db: Connection, setup_id: int, number: int | None) -> tuple[StoredS
         raise InputError("step", number, "there is no such step")
     db.execute("BEGIN IMMEDIATE")
     try:
-        go_to(db, setup_id, now.revision, number)
+        left = go_to(db, setup_id, now.revision, number)
+        if left:
+            raise InputError("step", number, "; ".join(left))
         return load_setup(db, setup_id), known.get(number, "the beginning")
     finally:
         db.execute("ROLLBACK")

@@ -6,8 +6,10 @@ from pathlib import Path
 from sqlite3 import Connection, IntegrityError
 from typing import Any, Literal
 
+from pydantic import ValidationError
+
 from neat_hull.errors import InputError
-from neat_hull.model.base import Model
+from neat_hull.model.base import Model, input_errors
 from neat_hull.model.setup import Place, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
@@ -77,6 +79,15 @@ def put_row(db: Connection, setup_id: int, kind: Kind, key: int, row: Row) -> No
         more = {name: one for name, one in row.items() if name not in _COLUMNS[kind]}
         values["more"] = json.dumps(more)
     db.execute(SQL[f"put_{kind}"], {"setup_id": setup_id, "key": key, **values})
+
+
+def require_row(kind: Kind, row: Row) -> None:
+    """Refuse a thing or place that is none. Raises InputError."""
+    if kind in ("thing", "place"):
+        try:
+            _MODELS[kind].model_validate(row)
+        except ValidationError as error:
+            raise input_errors(error.errors()) from error
 
 
 def drop_row(db: Connection, setup_id: int, kind: Kind, key: int) -> None:

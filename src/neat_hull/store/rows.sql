@@ -26,8 +26,8 @@ UPDATE setup SET angler_id = :angler_id WHERE id = :key;
 -- name: all_things
 SELECT * FROM thing ORDER BY id;
 
--- name: next_thing
-SELECT coalesce(max(id), 0) + 1 AS id FROM thing;
+-- name: new_thing
+INSERT INTO thing_number DEFAULT VALUES RETURNING id;
 
 -- name: get_thing
 SELECT name, shape, mass_kg, evidence, length_m, width_m, height_m, more FROM thing WHERE id = :key;

@@ -142,9 +142,9 @@ def add_angler(db: Connection, angler: Angler) -> int:
     return angler_id
 
 
-def next_thing_id(db: Connection) -> int:
-    """An id no thing has."""
-    (thing_id,) = db.execute(ROWS["next_thing"]).fetchone()
+def new_thing_id(db: Connection) -> int:
+    """A number for a new thing; nobody else gets it, however many ask at once."""
+    ((thing_id,),) = db.execute(ROWS["new_thing"]).fetchall()
     return int(thing_id)
 
 

@@ -289,7 +289,11 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Edit
+         * @description Change fields of things, places, the boat, the angler or the setup in the newest state.
+         */
+        patch: operations["edit"];
         trace?: never;
     };
     "/api/v1/setups/{setup_id}/accepted": {
@@ -2073,6 +2077,41 @@ export interface components {
             thing_ids: number[];
         };
         /**
+         * Edit
+         * @description Fields that were changed, as a merge patch; `was` is what stood there to the user's eyes.
+         *
+         *     A field that somebody else has changed since is refused, unless it came to the same; without
+         *     `was` it is written over. Of objects, what is left out stays, but one of another `kind` goes in
+         *     whole; lists go in whole; null is a value. For places no fields take the thing ashore.
+         */
+        Edit: {
+            /** Fields */
+            fields: {
+                [key: string]: components["schemas"]["JsonValue"];
+            } | null;
+            /** Id */
+            id?: number | null;
+            /** Was */
+            was?: {
+                [key: string]: components["schemas"]["JsonValue"];
+            } | null;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "thing" | "place" | "boat" | "angler" | "setup";
+        };
+        /**
+         * Edits
+         * @description What a user changed, as one step; it needs no revision, for each field says what it was.
+         */
+        Edits: {
+            /** Edits */
+            edits: components["schemas"]["Edit"][];
+            /** Label */
+            label?: string | null;
+        };
+        /**
          * Elsewhere
          * @description A thing that another setup of the same day has aboard as well.
          */
@@ -2711,6 +2750,7 @@ export interface components {
             /** Trim Deg */
             trim_deg: number | null;
         };
+        JsonValue: unknown;
         /**
          * Judging
          * @description The profile that limits are taken from, and what was decided about findings.
@@ -3753,13 +3793,16 @@ export interface components {
          * SetupState
          * @description A setup as kept at `revision`, with everything computed from it.
          *
-         *     elsewhere are things that another setup of the same day has aboard as well.
+         *     elsewhere are things that another setup of the same day has aboard as well; left is what of the
+         *     steps just taken back stays as it is, and why.
          */
         SetupState: {
             drawing: components["schemas"]["Drawing"];
             /** Elsewhere */
             elsewhere: components["schemas"]["Elsewhere"][];
             figures: components["schemas"]["Figures"];
+            /** Left */
+            left: string[];
             /** Redo Label */
             redo_label: string | null;
             /** Revision */
@@ -5148,6 +5191,59 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetupChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    edit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Edits"];
             };
         };
         responses: {

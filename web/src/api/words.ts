@@ -157,6 +157,15 @@ export const CHOICES = {
       "starboard"
     ]
   },
+  "Edit": {
+    "what": [
+      "thing",
+      "place",
+      "boat",
+      "angler",
+      "setup"
+    ]
+  },
   "Envelope": {
     "group": [
       "stroke",
