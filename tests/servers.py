@@ -67,7 +67,7 @@ class ServerProcess:
         """Ctrl-C, and wait for it."""
         if self.process.poll() is None:
             self.process.send_signal(signal.SIGINT)
-        self.process.communicate(timeout=20)
+        self.process.communicate(timeout=60)
 
 
 class ServerThread:

@@ -41,7 +41,7 @@ def follow(page: Page) -> str | None:
             one = page.locator(f".card.{verdict}").nth(i)
             one.locator(".head").click()
             one.get_by_test_id("try").click()
-            expect(one.locator('[data-testid="apply"], .told')).to_be_visible(timeout=15000)
+            expect(one.locator('[data-testid="apply"], .told')).to_be_visible(timeout=60_000)
             if one.get_by_test_id("apply").count():
                 before = step_label(page)
                 one.get_by_test_id("apply").click()
@@ -180,14 +180,14 @@ def test_a_limit_is_moved_and_put_back(bench: Page, server: Server) -> None:
 
 def test_everything_is_arranged_shown_and_applied(bench: Page, server: Server) -> None:
     bench.get_by_test_id("arrange").click()
-    expect(bench.get_by_test_id("arrange-status")).to_have_text("done", timeout=20000)
+    expect(bench.get_by_test_id("arrange-status")).to_have_text("done", timeout=60_000)
     expect(bench.get_by_test_id("arrange-lines").locator("li")).to_have_count(5)
     bench.get_by_test_id("arrange-preview").click()
     expect(bench.locator(".plan .ghost").first).to_be_visible()
     expect(bench.get_by_test_id("count-stop")).to_contain_text("1→0")
     bench.keyboard.press("Escape")
     bench.get_by_test_id("arrange").click()
-    expect(bench.get_by_test_id("arrange-status")).to_have_text("done", timeout=20000)
+    expect(bench.get_by_test_id("arrange-status")).to_have_text("done", timeout=60_000)
     bench.get_by_test_id("arrange-apply").click()
     expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Try: arrange"))
     assert count(bench, "stop") == 0
@@ -221,7 +221,7 @@ def test_before_and_after_are_compared(bench: Page, server: Server) -> None:
 
 def test_the_best_move_for_the_whole_boat(bench: Page, server: Server) -> None:
     bench.get_by_test_id("whole-boat").click()
-    expect(bench.get_by_test_id("suggestion-0")).to_be_visible(timeout=15000)
+    expect(bench.get_by_test_id("suggestion-0")).to_be_visible(timeout=60_000)
     bench.get_by_test_id("apply").click()
     saved(bench)
     expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("^Undo: Try: "))

@@ -2,6 +2,7 @@
 
 import json
 import os
+import signal
 import sys
 from pathlib import Path
 from typing import Annotated, NoReturn
@@ -75,6 +76,8 @@ def instrument(
     except OSError as error:
         typer.echo(f"neat-hull: 127.0.0.1:{port}: cannot be used: {error.strerror}", err=True)
         raise typer.Exit(2) from None
+    # A shell that starts it in the background lets it ignore Ctrl-C; it is stopped by nothing else.
+    signal.signal(signal.SIGINT, signal.default_int_handler)
     try:
         box.start()
         typer.echo(f"Simulated box at 127.0.0.1:{port}  (Ctrl-C stops it)")

@@ -94,3 +94,22 @@ export const askState = (call: Promise<Answer<Readable<SetupState>>>): Promise<S
 /** The same for a preview. */
 export const askPreview = (call: Promise<Answer<Readable<Preview>>>): Promise<Preview> =>
   ask(call) as Promise<Preview>
+
+/** A change that is known as data: its setup, and the revision it is based on, are filled in here. */
+export async function sendChange(
+  { method, path, body, query }: { method: string; path: string; body?: object; query?: object },
+  setup_id: number,
+  revision: number,
+): Promise<SetupState> {
+  const asked = query ? `?${new URLSearchParams({ ...query, revision: String(revision) })}` : ''
+  const put = async (): Promise<Answer<SetupState>> => {
+    const response = await fetch(`${path.replace('{setup_id}', String(setup_id))}${asked}`, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      ...(body && { body: JSON.stringify({ ...body, revision }) }),
+    })
+    const answer = (await response.json()) as SetupState
+    return response.ok ? { data: answer, response } : { error: answer, response }
+  }
+  return ask(put())
+}

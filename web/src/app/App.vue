@@ -8,6 +8,7 @@ import StartDialog from '@/setup/StartDialog.vue'
 import TroubleBanner from './TroubleBanner.vue'
 import { SCREENS } from './router'
 import { useLook } from '@/setup/look'
+import { isUnsaved, settleAll } from '@/setup/unsaved'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
@@ -21,9 +22,15 @@ onMounted(async () => {
   await store.open()
   loaded.value = true
 })
+// What is under way is sent after a reload too; but nobody has to count on that.
+useEventListener(window, 'pagehide', settleAll)
+useEventListener(window, 'beforeunload', (event) => {
+  settleAll()
+  if (store.unsent.length || isUnsaved()) event.preventDefault()
+})
 // Coming back to this tab: another one may have changed the setup meanwhile.
 useEventListener(document, 'visibilitychange', () => {
-  if (document.visibilityState === 'visible' && !store.tried && !store.held) void store.open()
+  if (document.visibilityState === 'visible' && !store.tried && !store.saving) void store.open()
 })
 
 function choose(command: number | 'all' | 'new'): void {
@@ -32,8 +39,8 @@ function choose(command: number | 'all' | 'new'): void {
   else void store.open(command)
 }
 const saved = computed(() => {
+  if (store.lost || store.unsent.length > store.saving) return 'not saved'
   if (store.saving > 0) return 'saving…'
-  if (store.lost || store.held) return 'not saved'
   if (!store.kept) return ''
   const at = new Date(store.kept.saved_at)
   return `saved ${at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`

@@ -5,14 +5,18 @@ import { fieldWords } from '@/kit/words'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
-const words = computed(() => {
-  const held = store.held
-  if (held?.why === 'conflict')
-    return `This setup was changed elsewhere and is shown as it is now. Your change (${held.label}) is not lost:`
-  if (held) return `The server cannot be reached. Your change (${held.label}) is kept here:`
-  if (store.lost) return 'The server cannot be reached. What you see is the last that was saved.'
-  return ''
-})
+const waiting = computed(() => store.unsent.filter((one) => one.overtaken === undefined))
+const overtaken = computed(() => store.unsent.filter((one) => one.overtaken !== undefined))
+/** In which setup, where that is not the one that is open. */
+const where = (setup_id: number): string =>
+  setup_id === store.kept?.setup_id
+    ? ''
+    : ` in ${store.names.find((one) => one.setup_id === setup_id)?.name ?? 'another setup'}`
+const lost = computed(() =>
+  waiting.value.length
+    ? 'The server cannot be reached. What you changed is kept here, and sent when it is back:'
+    : 'The server cannot be reached. What you see is the last that was saved.',
+)
 const refusal = computed(() => {
   const problem = store.refusal?.problem
   if (!problem) return ''
@@ -23,15 +27,50 @@ const refusal = computed(() => {
 </script>
 
 <template>
-  <div v-if="words || refusal" class="banner" role="alert" data-testid="banner">
-    <template v-if="words">
-      <span>{{ words }}</span>
-      <el-button size="small" type="primary" data-testid="banner-again" @click="store.sendHeld()">
-        {{ store.held?.why === 'conflict' ? 'Apply it again' : 'Try again' }}
-      </el-button>
-      <el-button v-if="store.held" size="small" @click="store.letGo()">Let it go</el-button>
+  <div
+    v-if="store.lost || overtaken.length || refusal || store.left.length"
+    class="banner"
+    role="alert"
+    data-testid="banner"
+  >
+    <template v-if="store.lost">
+      <span>{{ lost }}</span>
+      <el-button size="small" type="primary" data-testid="banner-again" @click="store.sendNow()"
+        >Try now</el-button
+      >
+      <ul v-if="waiting.length" class="wide" data-testid="unsent">
+        <li v-for="one in waiting" :key="one.key">
+          <span>{{ one.label }}{{ where(one.setup_id) }}</span>
+          <el-button size="small" @click="store.letGo(one.key)">Let it go</el-button>
+        </li>
+      </ul>
     </template>
-    <template v-else>
+    <template v-if="overtaken.length">
+      <span class="wide"
+        >Changed elsewhere meanwhile, and shown as it is now. Your change is not lost:</span
+      >
+      <ul class="wide" data-testid="overtaken">
+        <li v-for="one in overtaken" :key="one.key">
+          <span
+            >{{ one.label }}{{ where(one.setup_id)
+            }}{{ one.overtaken ? ` (${one.overtaken})` : '' }}</span
+          >
+          <el-button
+            size="small"
+            type="primary"
+            data-testid="banner-mine"
+            @click="store.insist(one.key)"
+            >Apply mine</el-button
+          >
+          <el-button size="small" @click="store.letGo(one.key)">Let it go</el-button>
+        </li>
+      </ul>
+    </template>
+    <template v-if="store.left.length">
+      <span>Not taken back: {{ store.left.join('; ') }}.</span>
+      <el-button size="small" @click="store.left = []">Understood</el-button>
+    </template>
+    <template v-else-if="refusal && !store.lost">
       <span>{{ refusal }}</span>
       <el-button size="small" @click="store.stopTrying()">Understood</el-button>
     </template>
@@ -41,7 +80,8 @@ const refusal = computed(() => {
 <style scoped>
 .banner {
   display: flex;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 4px 10px;
   align-items: center;
   padding: 6px 14px;
   border-bottom: 1px solid var(--fix-mark);
@@ -49,6 +89,20 @@ const refusal = computed(() => {
 }
 .banner span:first-child {
   margin-right: auto;
+}
+.banner .wide {
+  flex-basis: 100%;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 2px 0;
 }
 .banner :deep(.el-button + .el-button) {
   margin-left: 0;

@@ -31,7 +31,7 @@ const emit = defineEmits<{
   act: [act: ChosenAct]
   grab: [event: PointerEvent, id: number]
   board: [id: number]
-  place: [id: number, place: Place]
+  place: [id: number, place: Place, before: Place]
   ashore: [id: number]
   edit: [id: number | null]
   key: [event: KeyboardEvent, id: number]
@@ -188,7 +188,7 @@ defineExpose({ focusSearch: () => field.value?.focus() })
             :elsewhere="away.get(row.thing_id) ?? []"
             :bow_x_m="bow_x_m"
             :units="units"
-            @place="emit('place', row.thing_id, $event)"
+            @place="(place, before) => emit('place', row.thing_id, place, before)"
             @ashore="emit('ashore', row.thing_id)"
             @edit="emit('edit', row.thing_id)"
             @act="emit('act', $event)"

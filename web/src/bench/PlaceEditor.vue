@@ -23,7 +23,12 @@ const props = defineProps<{
   bow_x_m: number
   units: Units
 }>()
-const emit = defineEmits<{ place: [place: Place]; ashore: []; edit: []; act: [act: ChosenAct] }>()
+const emit = defineEmits<{
+  place: [place: Place, before: Place]
+  ashore: []
+  edit: []
+  act: [act: ChosenAct]
+}>()
 
 const frame = computed(() => (props.place.on ? props.aboard.frame : BOAT))
 const at = computed(() => outOf(frame.value, props.place.x_m, props.place.y_m))
@@ -41,10 +46,10 @@ const here = computed(() => onKey(props.place.on))
 const known = computed(() => props.targets.some((one) => onKey(one.on) === here.value))
 
 function put(change: Partial<Place>): void {
-  emit('place', { ...props.place, ...change })
+  emit('place', { ...props.place, ...change }, props.place)
 }
 function putAt(x_m: number, y_m: number): void {
-  emit('place', placedAt(props.place, frame.value, props.aboard.slide_m, x_m, y_m))
+  emit('place', placedAt(props.place, frame.value, props.aboard.slide_m, x_m, y_m), props.place)
 }
 /** Heights over the bottom of the boat; a place on something counts from where it rests there. */
 function putHeight(z_m: number): void {
@@ -54,7 +59,7 @@ function putHeight(z_m: number): void {
 function putOn(event: Event): void {
   const key = (event.target as HTMLSelectElement).value
   const target = props.targets.find((one) => onKey(one.on) === key)
-  if (target) emit('place', target.place)
+  if (target) emit('place', target.place, props.place)
   else {
     const { x_m, y_m, turn_deg, tilt_deg } = props.aboard
     put({ on: null, x_m, y_m, turn_deg, tilt_deg, bury_m: 0, z_m: null })

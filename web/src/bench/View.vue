@@ -219,8 +219,8 @@ function edit(id: number | null): void {
   thingOpen.value = true
 }
 
-async function saveThing(thing: Thing): Promise<void> {
-  if (await store.putThing(editing.value, thing)) thingOpen.value = false
+async function saveThing(thing: Thing, before: Thing | null): Promise<void> {
+  if (await store.putThing(editing.value, thing, before)) thingOpen.value = false
 }
 
 async function strike(): Promise<void> {
@@ -252,7 +252,7 @@ async function strike(): Promise<void> {
         @act="act"
         @grab="grabFromShelf"
         @board="board"
-        @place="(id, place) => store.put(id, within(place))"
+        @place="(id, place, before) => store.put(id, within(place), before)"
         @ashore="(id) => act('ashore', [id])"
         @edit="edit"
         @key="thingKey"

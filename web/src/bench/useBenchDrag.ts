@@ -69,7 +69,7 @@ export function useBenchDrag(bench: Bench) {
     const bare: Place = start.on
       ? { ...start, on: null, bury_m: 0, z_m: null, turn_deg: row.turn_deg, tilt_deg: row.tilt_deg }
       : start
-    carry(event, id, (e) => {
+    carry(event, id, start, (e) => {
       const now = bench.view()!.toBoat(e, view)
       if (!now.inside && view === 'plan') return null
       if (view === 'plan') return settleAt(e, now, now.x_m - grip.x, now.y_m - grip.y, bare)
@@ -126,13 +126,13 @@ export function useBenchDrag(bench: Bench) {
     const thing = store.things[String(id)]
     if (!thing) return
     const bare = blankPlace(thing)
-    carry(event, id, (e) => {
+    carry(event, id, null, (e) => {
       const now = bench.view()!.toBoat(e, 'plan')
       return now.inside ? settleAt(e, now, now.x_m, now.y_m, bare) : null
     })
   }
 
-  function carry(event: PointerEvent, id: number, to: To): void {
+  function carry(event: PointerEvent, id: number, start: Place | null, to: To): void {
     let at: PointerEvent | null = null // where it is held; null once it is let go
     const follow = () => {
       const found = at && to(at)
@@ -156,7 +156,7 @@ export function useBenchDrag(bench: Bench) {
         letGo()
         if (found) {
           bench.taken(id)
-          void store.put(id, found.place)
+          void store.put(id, found.place, start)
         } else if (store.keptPlace(id)) void store.takeAshore(id)
         else store.stopTrying()
       },

@@ -1,5 +1,6 @@
 /** Gathers quick key presses into one change: tried at once, kept when the hand rests. */
 import { onScopeDispose } from 'vue'
+import { gathers } from '@/setup/unsaved'
 
 const REST_MS = 450
 
@@ -27,6 +28,7 @@ export function useNudge<T extends [number, unknown][]>(
     attempt(moves)
   }
 
+  gathers(settle) // whoever leaves in that moment has moved it all the same
   onScopeDispose(settle)
   return { nudge, settle }
 }

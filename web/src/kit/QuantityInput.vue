@@ -24,10 +24,20 @@ const shown = computed(() =>
 )
 const text = ref(shown.value)
 const unread = ref('')
-watch(shown, (now) => {
-  text.value = now
+// A field in use is the user's until it is left, or taken.
+let inUse = false
+let known = shown.value
+function show(): void {
+  text.value = known = shown.value
   unread.value = ''
+}
+watch(shown, () => {
+  if (!inUse || text.value === known) show()
 })
+function leave(): void {
+  inUse = false
+  if (!unread.value && text.value === known) show()
+}
 
 const EXAMPLE: Partial<Record<Kind, string>> = {
   length: '34 cm, 13.4 in or 1 ft 1 in',
@@ -40,6 +50,7 @@ const field = useTemplateRef<{ input?: HTMLInputElement }>('field')
 watch(unread, (why) => field.value?.input?.setCustomValidity(why))
 
 function take(): void {
+  known = text.value
   if (text.value === shown.value) {
     unread.value = ''
     return
@@ -69,8 +80,9 @@ function take(): void {
       v-bind="{ 'aria-invalid': Boolean(unread || wrong) }"
       :placeholder="placeholder"
       :data-testid="testid"
-      @focus="emit('focus')"
+      @focus="((inUse = true), emit('focus'))"
       @change="take"
+      @blur="leave"
     >
       <template #suffix>{{ unitOf(kind, units) }}</template>
     </el-input>

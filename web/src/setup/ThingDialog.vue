@@ -30,12 +30,19 @@ import {
 
 const props = defineProps<{ thing: Thing | null; units: Units; refused: Problem | null }>()
 const open = defineModel<boolean>({ required: true })
-const emit = defineEmits<{ save: [thing: Thing]; strike: [] }>()
+const emit = defineEmits<{ save: [thing: Thing, before: Thing | null]; strike: [] }>()
 
 const draft = reactive<Draft>(draftOf(BLANK))
-watch(open, (now) => now && Object.assign(draft, draftOf(props.thing ?? BLANK)), {
-  immediate: true,
-})
+let base: Thing | null = null // as it was when the dialog opened: what was changed since is saved
+watch(
+  open,
+  (now) => {
+    if (!now) return
+    Object.assign(draft, draftOf(props.thing ?? BLANK))
+    base = props.thing && thingOf(draftOf(props.thing))
+  },
+  { immediate: true },
+)
 
 const INNER = [
   ['length_m', 'length'],
@@ -86,7 +93,7 @@ const other = computed(() =>
 
 <template>
   <el-dialog v-model="open" :title="thing ? thing.name : 'Add a thing'" width="560" align-center>
-    <form class="form" @submit.prevent="emit('save', thingOf(draft))">
+    <form class="form" @submit.prevent="emit('save', thingOf(draft), base)">
       <label for="thing-name">Name</label>
       <div>
         <el-input id="thing-name" v-model="draft.name" size="small" maxlength="80" />

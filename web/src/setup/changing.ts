@@ -1,248 +1,169 @@
-/** Every change of a setup, as a call that can be sent again on a newer revision. */
-import {
-  api,
-  askState,
-  type Angler,
-  type Boat,
-  type DemandNumbers,
-  type Place,
-  type Schemas,
-  type SeatPlace,
-  type SetupState,
-  type Thing,
+/** Every change of a setup, as data that can be kept and sent again. */
+import type {
+  Angler,
+  Boat,
+  DemandNumbers,
+  Judging,
+  Place,
+  Schemas,
+  SeatPlace,
+  Setup,
+  Thing,
 } from '@/api/client'
+import type { paths } from '@/api/schema'
+import type { Call, Edit } from './outbox'
+import { patchOf } from './patch'
 
-export type Call = (setup_id: number, revision: number) => Promise<SetupState>
 type Change = (label: string, call: Call) => Promise<boolean>
 export type Verb = Schemas['PlacesChange']['verb']
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
+/** Something of the newest state, to tell what was changed of it. */
+interface Newest {
+  place: (id: number) => Place | null
+  setup: () => Setup
+}
 
-export function changesOf(change: Change, nameOf: (id: number) => string) {
-  const put = (id: number, place: Place) =>
-    change(`place for ${nameOf(id)}`, (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/places/{thing_id}', {
-          params: { path: { setup_id, thing_id: id } },
-          body: { revision, place },
-        }),
-      ),
-    )
+type Method = 'post' | 'put' | 'delete'
+type Body<P extends keyof paths, M extends Method> = paths[P][M] extends {
+  requestBody: { content: { 'application/json': infer B } }
+}
+  ? Omit<B, 'revision'>
+  : undefined
+
+/** A call of the API; its setup and the revision it is based on are filled in when it is sent. */
+const call = <P extends keyof paths, M extends Method>(
+  method: M,
+  path: P,
+  body?: Body<P, M>,
+  query?: object,
+): Call => ({
+  method: method.toUpperCase() as 'POST' | 'PUT' | 'DELETE',
+  path,
+  ...(body && { body }),
+  ...(query && { query }),
+})
+
+export function changesOf(change: Change, nameOf: (id: number) => string, newest: Newest) {
+  /** Fields that were changed, of what somebody had before them; nothing is sent for none. */
+  function edit(
+    label: string,
+    rows: readonly [
+      what: Edit['what'],
+      id: number | null,
+      before: object | null,
+      after: object | null,
+    ][],
+    called?: string,
+  ): Promise<boolean> {
+    const edits = rows.flatMap(([what, id, before, after]): Edit[] => {
+      if (!after) return before ? [{ what, id, fields: null, was: null }] : []
+      if (!before) return [{ what, id, fields: after as Edit['fields'], was: null }]
+      const patch = patchOf(before, after)
+      return patch ? [{ what, id, ...(patch as Pick<Edit, 'fields' | 'was'>) }] : []
+    })
+    if (!edits.length) return Promise.resolve(true)
+    return change(label, { edits, ...(called && { label: called }) })
+  }
+
+  /** `before` is the place that the new one was made from, where that is older than the newest. */
+  const put = (id: number, place: Place, before = newest.place(id)) =>
+    edit(`place for ${nameOf(id)}`, [['place', id, before, place]])
 
   const takeAshore = (id: number) =>
-    change(`taking ${nameOf(id)} ashore`, (setup_id, revision) =>
-      askState(
-        api.DELETE('/api/v1/setups/{setup_id}/places/{thing_id}', {
-          params: { path: { setup_id, thing_id: id }, query: { revision } },
-        }),
-      ),
-    )
+    edit(`taking ${nameOf(id)} ashore`, [['place', id, newest.place(id), null]])
 
   const step = (way: 'undo' | 'redo') =>
-    change(way, (setup_id, revision) =>
-      askState(
-        way === 'undo'
-          ? api.POST('/api/v1/setups/{setup_id}/undo', {
-              params: { path: { setup_id } },
-              body: { revision },
-            })
-          : api.POST('/api/v1/setups/{setup_id}/redo', {
-              params: { path: { setup_id } },
-              body: { revision },
-            }),
-      ),
-    )
+    change(way, call('post', `/api/v1/setups/{setup_id}/${way}`, {}))
 
   const goTo = (number: number) =>
-    change('going back', (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/history/{number}', {
-          params: { path: { setup_id, number } },
-          body: { revision },
-        }),
-      ),
-    )
+    change('going back', {
+      ...call('post', '/api/v1/setups/{setup_id}/history/{number}', {}),
+      path: `/api/v1/setups/{setup_id}/history/${number}`,
+    } as Call)
 
-  const putBoat = (boat: Boat) =>
-    change('the boat', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/boat', {
-          params: { path: { setup_id } },
-          body: { revision, boat },
-        }),
-      ),
-    )
+  const putBoat = (boat: Boat, before: Boat) => edit('the boat', [['boat', null, before, boat]])
 
-  const putAngler = (angler: Angler, seat: SeatPlace) =>
-    change('the angler', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/angler', {
-          params: { path: { setup_id } },
-          body: { revision, angler, seat },
-        }),
-      ),
-    )
+  const putAngler = (
+    angler: Angler,
+    seat: SeatPlace,
+    before: { angler: Angler; seat: SeatPlace },
+  ) =>
+    edit('the angler', [
+      ['angler', null, before.angler, angler],
+      ['setup', null, { seat: before.seat }, { seat }],
+    ])
 
   const putSetup = (trip: Trip & { name: string }) =>
-    change('the setup', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}', {
-          params: { path: { setup_id } },
-          body: { revision, ...trip },
-        }),
-      ),
-    )
+    edit('the setup', [['setup', null, newest.setup(), trip]])
 
   const putCrew = (angler_id: number) =>
-    change('who goes', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/crew', {
-          params: { path: { setup_id } },
-          body: { revision, angler_id },
-        }),
-      ),
-    )
+    change('who goes', call('put', '/api/v1/setups/{setup_id}/crew', { angler_id }))
 
   const addCrew = (angler: Angler) =>
-    change(angler.name, (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/crew', {
-          params: { path: { setup_id } },
-          body: { revision, angler },
-        }),
-      ),
-    )
+    change(angler.name, call('post', '/api/v1/setups/{setup_id}/crew', { angler }))
 
-  const putDemands = (demands: DemandNumbers) =>
-    change('the demands', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/demands', {
-          params: { path: { setup_id } },
-          body: { revision, demands },
-        }),
-      ),
-    )
+  const putDemands = (demands: DemandNumbers, before: DemandNumbers) =>
+    edit('the demands', [['setup', null, { demands: before }, { demands }]])
 
-  const putThing = (id: number | null, thing: Thing) =>
-    change(thing.name, (setup_id, revision) =>
-      askState(
-        id === null
-          ? api.POST('/api/v1/setups/{setup_id}/things', {
-              params: { path: { setup_id } },
-              body: { revision, thing },
-            })
-          : api.PUT('/api/v1/setups/{setup_id}/things/{thing_id}', {
-              params: { path: { setup_id, thing_id: id } },
-              body: { revision, thing },
-            }),
-      ),
-    )
+  /** A new thing, or what was changed of one since `before`. */
+  const putThing = (id: number | null, thing: Thing, before: Thing | null) =>
+    id === null || !before
+      ? change(thing.name, call('post', '/api/v1/setups/{setup_id}/things', { thing }))
+      : edit(thing.name, [['thing', id, before, thing]])
 
   /** Several things at once, as one step of the history. */
-  const putThings = (things: { thing_id: number | null; thing: Thing }[]) =>
+  const editThings = (things: readonly [id: number, before: Thing, after: Thing][]) =>
+    edit(
+      things.length === 1 ? things[0]![2].name : `${things.length} things`,
+      things.map(([id, before, after]) => ['thing', id, before, after]),
+    )
+
+  const addThings = (things: Thing[]) =>
     change(
-      things.length === 1 ? things[0]!.thing.name : `${things.length} things`,
-      (setup_id, revision) =>
-        askState(
-          api.PUT('/api/v1/setups/{setup_id}/things', {
-            params: { path: { setup_id } },
-            body: { revision, things },
-          }),
-        ),
+      things.length === 1 ? things[0]!.name : `${things.length} things`,
+      call('put', '/api/v1/setups/{setup_id}/things', {
+        things: things.map((thing) => ({ thing_id: null, thing })),
+      }),
     )
 
   const importGear = (text: string, take_good: boolean) =>
-    change('the table', (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/gear/import', {
-          params: { path: { setup_id } },
-          body: { revision, text, take_good },
-        }),
-      ),
-    )
+    change('the table', call('post', '/api/v1/setups/{setup_id}/gear/import', { text, take_good }))
 
   const dropThing = (id: number) =>
-    change(`striking off ${nameOf(id)}`, (setup_id, revision) =>
-      askState(
-        api.DELETE('/api/v1/setups/{setup_id}/things/{thing_id}', {
-          params: { path: { setup_id, thing_id: id }, query: { revision } },
-        }),
-      ),
-    )
+    change(`striking off ${nameOf(id)}`, {
+      ...call('delete', '/api/v1/setups/{setup_id}/things/{thing_id}', undefined, {}),
+      path: `/api/v1/setups/{setup_id}/things/${id}`,
+    } as Call)
 
   /** Several things put, moved or taken ashore, as one step of the history. */
   const putPlaces = (verb: Verb, places: [number, Place | null][]) =>
-    change(`${verb.toLowerCase()}: ${places.length} things`, (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/places', {
-          params: { path: { setup_id } },
-          body: {
-            revision,
-            verb,
-            places: places.map(([thing_id, place]) => ({ thing_id, place })),
-          },
-        }),
-      ),
+    edit(
+      `${verb.toLowerCase()}: ${places.length} things`,
+      places.map(([id, place]) => ['place', id, newest.place(id), place]),
+      `${verb}: ${nameOf(places[0]![0])}${places.length > 1 ? ` and ${places.length - 1} more` : ''}`,
     )
 
   const lineUp = (way: Way, thing_ids: number[]) =>
-    change(way, (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/line-up', {
-          params: { path: { setup_id } },
-          body: { revision, way, thing_ids },
-        }),
-      ),
-    )
+    change(way, call('post', '/api/v1/setups/{setup_id}/line-up', { way, thing_ids }))
 
   const duplicate = (thing_ids: number[]) =>
-    change('a copy', (setup_id, revision) =>
-      askState(
-        api.POST('/api/v1/setups/{setup_id}/things/duplicates', {
-          params: { path: { setup_id } },
-          body: { revision, thing_ids },
-        }),
-      ),
-    )
+    change('a copy', call('post', '/api/v1/setups/{setup_id}/things/duplicates', { thing_ids }))
 
   /** A suggestion taken: places and the seat, as one step called by its words. */
   const takeMoves = (words: string, places: Schemas['TrialPlace'][], seat: SeatPlace | null) =>
-    change(words, (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/moves', {
-          params: { path: { setup_id } },
-          body: { revision, words, places, seat },
-        }),
-      ),
-    )
+    change(words, call('put', '/api/v1/setups/{setup_id}/moves', { words, places, seat }))
 
-  const putJudging = (judging: Schemas['Judging']) =>
-    change('the limits', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/judging', {
-          params: { path: { setup_id } },
-          body: { revision, judging },
-        }),
-      ),
-    )
+  const putJudging = (judging: Partial<Judging>) =>
+    edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
   const accept = (key: string, reason: string) =>
-    change('accepting it', (setup_id, revision) =>
-      askState(
-        api.PUT('/api/v1/setups/{setup_id}/accepted', {
-          params: { path: { setup_id } },
-          body: { revision, key, reason },
-        }),
-      ),
-    )
+    change('accepting it', call('put', '/api/v1/setups/{setup_id}/accepted', { key, reason }))
 
   const acceptNoLonger = (key: string) =>
-    change('accepting it no longer', (setup_id, revision) =>
-      askState(
-        api.DELETE('/api/v1/setups/{setup_id}/accepted', {
-          params: { path: { setup_id }, query: { revision, key } },
-        }),
-      ),
+    change(
+      'accepting it no longer',
+      call('delete', '/api/v1/setups/{setup_id}/accepted', undefined, { key }),
     )
 
   return {
@@ -261,7 +182,8 @@ export function changesOf(change: Change, nameOf: (id: number) => string) {
     addCrew,
     putDemands,
     putThing,
-    putThings,
+    editThings,
+    addThings,
     importGear,
     dropThing,
     putPlaces,

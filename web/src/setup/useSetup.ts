@@ -7,6 +7,7 @@ import {
   ask,
   askPreview,
   askState,
+  sendChange,
   Offline,
   Refusal,
   type Drawing,
@@ -20,26 +21,33 @@ import {
 } from '@/api/client'
 import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
-import { changesOf, type Call } from './changing'
-
-/** A change that has not been kept, and why; it can be sent again. */
-interface Held {
-  label: string
-  why: 'conflict' | 'offline'
-  call: Call
-}
+import { changesOf } from './changing'
+import { laidOver } from './laidOver'
+import { settleAll } from './unsaved'
+import { useOutbox, type Call, type Held } from './outbox'
 
 export const useSetup = defineStore('setup', () => {
   const names = ref<Schemas['SetupName'][]>([])
-  const kept = shallowRef<SetupState | null>(null)
+  /** as the server has it; what is not yet confirmed is laid over it */
+  const confirmed = shallowRef<SetupState | null>(null)
   const tried = shallowRef<Schemas['Preview'] | null>(null)
   const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
   const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
   const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
-  const held = shallowRef<Held | null>(null)
-  const saving = ref(0)
   const lost = ref(false)
+  const left = ref<readonly string[]>([])
+  const outbox = useOutbox({
+    done: sent,
+    refused,
+    overtaken,
+    lost: (now) => (lost.value = now),
+  })
+  const kept = computed<SetupState | null>((before) => {
+    const state = confirmed.value && laidOver(confirmed.value, outbox.waiting.value)
+    return state && sharing(before, state)
+  })
+  const saving = computed(() => outbox.waiting.value.length)
 
   const figures = computed<Figures | null>(
     () => tried.value?.figures ?? kept.value?.figures ?? null,
@@ -51,7 +59,7 @@ export const useSetup = defineStore('setup', () => {
   const before = computed(() => (tried.value ? (kept.value?.figures ?? null) : null))
   const things = computed<Record<string, Thing>>(() => kept.value?.setup.things ?? {})
   const places = computed<Map<number, Place>>(() => {
-    const all = new Map(
+    const all = new Map<number, Place>(
       Object.entries(kept.value?.setup.places ?? {}).map(([id, place]) => [Number(id), place]),
     )
     for (const [id, place] of triedPlaces.value) {
@@ -84,26 +92,33 @@ export const useSetup = defineStore('setup', () => {
 
   /** What has not changed stays the very same, so that only the rest is drawn again. */
   function keep(state: SetupState): void {
-    kept.value = sharing(kept.value, state)
+    wanted = state.setup_id
+    confirmed.value = sharing(confirmed.value, state)
   }
 
+  let wanted: number | undefined // the setup that was opened last
   async function open(setup_id?: number): Promise<void> {
+    if (setup_id !== undefined) {
+      settleAll()
+      wanted = setup_id
+    }
     try {
       names.value = await ask(api.GET('/api/v1/setups'))
       const known = (one: number | null) => names.value.some((name) => name.setup_id === one)
-      const id =
-        setup_id ??
-        kept.value?.setup_id ??
-        (known(lastOpen.value) ? lastOpen.value! : names.value[0]?.setup_id)
-      stopTrying()
-      if (id === undefined) kept.value = null
-      else
-        keep(
-          await askState(
-            api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
-          ),
-        )
+      const id = wanted ?? (known(lastOpen.value) ? lastOpen.value! : names.value[0]?.setup_id)
+      if (id === undefined) {
+        confirmed.value = null
+        return
+      }
+      wanted = id
+      const state = await askState(
+        api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
+      )
+      if (wanted !== id) return // another one was opened meanwhile
+      if (confirmed.value?.setup_id !== id) stopTrying()
+      keep(state)
       lost.value = false
+      void outbox.send()
     } catch (error) {
       fail(error)
     }
@@ -156,6 +171,7 @@ export const useSetup = defineStore('setup', () => {
   /** Things in hand; `frame` is what their places count from, where that is new to them. */
   function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
     if (suggested) stopTrying() // the hand goes before what was suggested
+    trial += 1
     triedPlaces.value = new Map([...triedPlaces.value, ...moves])
     if (frame)
       triedFrames.value = new Map([
@@ -181,6 +197,7 @@ export const useSetup = defineStore('setup', () => {
         }),
       )
       if (mine !== round) return
+      trial += 1
       tried.value = answer
       triedPlaces.value = new Map(moves)
       suggested = true
@@ -192,6 +209,7 @@ export const useSetup = defineStore('setup', () => {
 
   function stopTrying(): void {
     round += 1
+    trial += 1
     waiting = null
     tried.value = null
     triedPlaces.value = new Map()
@@ -201,39 +219,54 @@ export const useSetup = defineStore('setup', () => {
     refusal.value = null
   }
 
-  // Changes go one after the other, so that each is based on the revision before it.
-  let last: Promise<unknown> = Promise.resolve()
+  // A trial ends with the change it led to; one that was begun since goes on.
+  const trialOf = new Map<string, number>()
+  let trial = 0
 
   function change(label: string, call: Call): Promise<boolean> {
-    const done = last.then(() => run(label, call))
-    last = done
+    if (!kept.value) return Promise.resolve(false)
+    left.value = []
+    const done = outbox.put(kept.value.setup_id, label, call)
+    trialOf.set(outbox.entries.value.at(-1)?.key ?? '', trial)
     return done
   }
 
-  async function run(label: string, call: Call): Promise<boolean> {
-    if (!kept.value) return false
-    saving.value += 1
-    try {
-      keep(await call(kept.value.setup_id, kept.value.revision))
-      stopTrying()
-      held.value = null
-      lost.value = false
-      return true
-    } catch (error) {
-      if (error instanceof Refusal && error.problem.status === 409) {
-        held.value = { label, why: 'conflict', call }
-        await open()
-      } else if (error instanceof Offline) {
-        held.value = { label, why: 'offline', call }
-        lost.value = true
-      } else {
-        stopTrying()
-        fail(error)
-      }
-      return false
-    } finally {
-      saving.value -= 1
-    }
+  function endTrial({ key }: Held): void {
+    if (trialOf.get(key) === trial) stopTrying()
+    trialOf.delete(key)
+  }
+
+  async function sent(held: Held): Promise<void> {
+    const setup_id = held.setup_id
+    const state =
+      'edits' in held.call
+        ? await askState(
+            api.PATCH('/api/v1/setups/{setup_id}', {
+              params: { path: { setup_id } },
+              body: held.call,
+            }),
+          )
+        : await sendChange(held.call, setup_id, await revisionOf(setup_id))
+    if (state.setup_id !== wanted) return
+    endTrial(held)
+    keep(state)
+    left.value = state.left
+  }
+
+  async function revisionOf(setup_id: number): Promise<number> {
+    if (confirmed.value?.setup_id === setup_id) return confirmed.value.revision
+    const path = { setup_id }
+    return (await askState(api.GET('/api/v1/setups/{setup_id}', { params: { path } }))).revision
+  }
+
+  function refused(held: Held, why: Refusal): void {
+    endTrial(held)
+    fail(why)
+  }
+
+  function overtaken(held: Held): void {
+    endTrial(held)
+    if (held.setup_id === wanted) void open()
   }
 
   function fail(error: unknown): void {
@@ -242,28 +275,17 @@ export const useSetup = defineStore('setup', () => {
     else throw error
   }
 
-  async function sendHeld(): Promise<void> {
-    const again = held.value
-    if (!again) return open()
-    held.value = null
-    await change(again.label, again.call)
-  }
-
-  function letGo(): void {
-    held.value = null
-    void open()
-  }
-
   const nameOf = (id: number) => things.value[String(id)]?.name ?? ''
 
   /** Show a setup that was just made: copied, moved or taken in. */
   async function show(state: SetupState): Promise<void> {
+    settleAll()
     keep(state)
     stopTrying()
     names.value = await ask(api.GET('/api/v1/setups'))
   }
 
-  const changes = changesOf(change, nameOf)
+  const changes = changesOf(change, nameOf, { place: keptPlace, setup: () => kept.value!.setup })
 
   return {
     names,
@@ -273,9 +295,10 @@ export const useSetup = defineStore('setup', () => {
     triedFrames,
     triedSeat,
     refusal,
-    held,
+    unsent: outbox.entries,
     saving,
     lost,
+    left,
     figures,
     drawing,
     before,
@@ -289,8 +312,9 @@ export const useSetup = defineStore('setup', () => {
     tryPlaces,
     tryMove,
     stopTrying,
-    sendHeld,
-    letGo,
+    sendNow: outbox.send,
+    insist: outbox.insist,
+    letGo: outbox.drop,
     show,
     ...changes,
   }

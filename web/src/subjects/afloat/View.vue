@@ -12,6 +12,7 @@ import DemandNumbersForm from './DemandNumbersForm.vue'
 import DemandTable from './DemandTable.vue'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
+import { useDraft } from '@/setup/useDraft'
 import { useSetup } from '@/setup/useSetup'
 
 type Figure = 'weight' | 'trim' | 'list' | 'gm' | 'wells'
@@ -26,8 +27,15 @@ const trouble = computed(() =>
 )
 const figure = ref<Figure | null>(null)
 const asking = ref(false)
-const numbers = ref<DemandNumbers | null>(null)
-const fresh = () => (store.kept ? structuredClone(store.kept.setup.demands!) : null)
+const {
+  draft: numbers,
+  base,
+  plain,
+  reset,
+} = useDraft<DemandNumbers>(
+  () => store.kept?.setup.demands,
+  () => store.kept?.setup_id,
+)
 
 let last = '' // what was asked: numbers that came with the setup are not asked for twice
 function load(): void {
@@ -44,14 +52,7 @@ function load(): void {
       ) as Promise<FullAfloat>,
   )
 }
-watch(
-  () => [store.kept?.setup_id, store.kept?.revision],
-  () => {
-    numbers.value = fresh()
-    load()
-  },
-  { immediate: true },
-)
+watch(() => [store.kept?.setup_id, store.kept?.revision], load, { immediate: true })
 watchDebounced(numbers, () => JSON.stringify(numbers.value) !== last && load(), {
   debounce: 200,
   deep: true,
@@ -60,7 +61,7 @@ watchDebounced(numbers, () => JSON.stringify(numbers.value) !== last && load(), 
 const wrong = (field: string) =>
   refusal.value?.problem.fields.find((one) => one.field === field)?.why ?? ''
 async function save(): Promise<void> {
-  if (numbers.value && (await store.putDemands(numbers.value))) asking.value = false
+  if (await store.putDemands(plain()!, base.value!)) asking.value = false
 }
 
 const chart = useTemplateRef<HTMLElement>('chart')
@@ -170,7 +171,7 @@ const SCHOOL = {
         :units="look.units"
         :wrong="wrong"
         @save="save"
-        @back="numbers = fresh()"
+        @back="reset()"
       />
     </el-drawer>
   </div>

@@ -18,23 +18,21 @@ import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import ReachLimitsForm from './ReachLimitsForm.vue'
 import { useLook } from '@/setup/look'
+import { useDraft } from '@/setup/useDraft'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
 const look = useLook()
-const angler = ref<Angler | null>(null)
-const seat = ref<SeatPlace | null>(null)
-function reset(): void {
-  angler.value = store.kept ? { ...store.kept.setup.angler } : null
-  seat.value = store.kept ? { ...store.kept.setup.seat } : null
-}
-watch(() => [store.kept?.setup_id, store.kept?.revision], reset, { immediate: true })
-
-const changed = computed(
-  () =>
-    JSON.stringify([angler.value, seat.value]) !==
-    JSON.stringify([store.kept?.setup.angler, store.kept?.setup.seat]),
+const who = useDraft<Angler>(
+  () => store.kept?.setup.angler,
+  () => store.kept?.setup_id,
 )
+const sits = useDraft<SeatPlace>(
+  () => store.kept?.setup.seat,
+  () => store.kept?.setup_id,
+)
+const [angler, seat] = [who.draft, sits.draft]
+const changed = computed(() => who.changed.value || sits.changed.value)
 watch(
   [angler, seat],
   () => {
@@ -89,11 +87,13 @@ const addAngler = () =>
   store.addCrew({ ...store.kept!.setup.angler, name: `Angler ${known.value.length + 1}` })
 
 async function save(): Promise<void> {
-  if (angler.value && seat.value) await store.putAngler(angler.value, seat.value)
+  const before = { angler: who.base.value!, seat: sits.base.value! }
+  await store.putAngler(who.plain()!, sits.plain()!, before)
 }
 function back(): void {
   store.stopTrying()
-  reset()
+  who.reset()
+  sits.reset()
 }
 </script>
 

@@ -22,27 +22,18 @@ import { MEASURES } from '@/setup/measures'
 import OffsetsPanel from './OffsetsPanel.vue'
 import TapeForm from './TapeForm.vue'
 import { useLook } from '@/setup/look'
+import { useDraft } from '@/setup/useDraft'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
 const look = useLook()
-const draft = ref<Boat | null>(null)
+const { draft, base, changed, plain, reset } = useDraft<Boat>(
+  () => store.kept?.setup.boat,
+  () => store.kept?.setup_id,
+)
 const tab = ref<'measures' | 'fittings' | 'tests'>('measures')
 const active = ref<string>('length_m')
 const chosenFitting = ref<number | null>(null)
-const fresh = () => (store.kept ? structuredClone(store.kept.setup.boat) : null)
-let saving = ''
-watch(
-  () => [store.kept?.setup_id, store.kept?.revision],
-  () => {
-    // What was typed while a save was under way is newer than what comes back from it.
-    if (!saving || saving === JSON.stringify(draft.value)) draft.value = fresh()
-  },
-  { immediate: true },
-)
-const changed = computed(
-  () => JSON.stringify(draft.value) !== JSON.stringify(store.kept?.setup.boat),
-)
 watch(
   draft,
   (boat) => {
@@ -73,10 +64,8 @@ async function walkTo(field: string): Promise<void> {
   document.querySelector<HTMLInputElement>(`[data-testid="${field}"]`)?.focus()
 }
 async function save(): Promise<void> {
-  if (!draft.value) return
-  saving = JSON.stringify(draft.value)
-  await store.putBoat(draft.value)
-  saving = ''
+  const boat = plain()
+  if (boat && base.value) await store.putBoat(boat, base.value)
 }
 /** Enter in a field takes what was typed; only the button saves, for a test is many fields. */
 function enter(event: KeyboardEvent): void {
@@ -84,7 +73,7 @@ function enter(event: KeyboardEvent): void {
 }
 function back(): void {
   store.stopTrying()
-  draft.value = fresh()
+  reset()
 }
 </script>
 

@@ -6,6 +6,7 @@ import { useAsked } from '@/kit/useAsked'
 import { number, parse, unitOf, type Units } from '@/kit/units'
 import { useLook } from '@/setup/look'
 import { useSetup } from '@/setup/useSetup'
+import CellInput from '@/kit/CellInput.vue'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 
 const open = defineModel<boolean>({ required: true })
@@ -27,22 +28,21 @@ watch(
 
 async function put(change: Partial<Judging>): Promise<void> {
   refused.value = ''
-  const now = store.kept!.setup.judging
-  if (!(await store.putJudging({ ...now, ...change }))) refused.value = store.refusal?.message ?? ''
+  if (!(await store.putJudging(change))) refused.value = store.refusal?.message ?? ''
 }
 
 type Level = 'fine' | 'watch' | 'fix'
-function move(row: LimitRow, level: Level, event: Event): void {
-  const input = event.target as HTMLInputElement
-  const value = parse(input.value, row.kind, look.units)
+function move(row: LimitRow, level: Level, text: string): void {
+  const value = parse(text, row.kind, look.units)
   if (value === null) {
-    refused.value = `“${input.value}” cannot be read as a limit for ${row.title}.`
-    input.value = shown(row, level, look.units)
+    refused.value = `“${text}” cannot be read as a limit for ${row.title}.`
     return
   }
   const { waters, hand, moved } = store.kept!.setup.judging
   const rest = moved.filter((one) => !isMine(one, row))
-  const levels = { fine: row.fine, watch: row.watch, fix: row.fix, [level]: value }
+  // What was moved a moment ago is not in the row yet.
+  const { fine, watch, fix } = moved.find((one) => isMine(one, row)) ?? row
+  const levels = { fine, watch, fix: fix ?? row.fix, [level]: value }
   void put({ moved: [...rest, { key: row.key, waters, hand, ...levels }] })
 }
 const isMine = (one: Judging['moved'][number], row: LimitRow) => {
@@ -146,10 +146,10 @@ const LEVELS: [Level, string][] = [
                 <span v-if="row[level] === null" class="soft">–</span>
                 <label v-else>
                   <span class="unseen">{{ row.title }}, {{ word }}</span>
-                  <input
+                  <CellInput
                     class="num"
                     :value="shown(row, level, look.units)"
-                    @change="move(row, level, $event)"
+                    @take="move(row, level, $event)"
                   />
                   <span class="soft">{{ unitOf(row.kind, look.units) }}</span>
                 </label>

@@ -5,6 +5,7 @@ import type { Thing } from '@/api/client'
 import { number, parse, unitOf, type Units } from '@/kit/units'
 import EvidenceMark from '@/kit/EvidenceMark.vue'
 import CellChoice from '@/kit/CellChoice.vue'
+import CellInput from '@/kit/CellInput.vue'
 import {
   EVIDENCES,
   FIXINGS,
@@ -23,7 +24,10 @@ interface Row {
 }
 const props = defineProps<{ rows: Row[]; units: Units }>()
 const picked = defineModel<number[]>('picked', { required: true })
-const emit = defineEmits<{ change: [id: number, thing: Thing]; edit: [id: number] }>()
+const emit = defineEmits<{
+  change: [id: number, before: Thing, after: Thing]
+  edit: [id: number]
+}>()
 
 type Column = 'name' | 'kind' | 'mass_kg' | 'use' | 'fixed' | 'price' | 'where'
 const by = ref<Column>('name')
@@ -51,16 +55,14 @@ const aria = (column: Column) =>
 const bad = ref<string | null>(null) // the cell that could not be read
 function put(row: Row, change: Partial<Thing>): void {
   bad.value = null
-  emit('change', row.id, { ...row.thing, ...change })
+  emit('change', row.id, row.thing, { ...row.thing, ...change })
 }
-function typed(row: Row, field: 'name' | 'mass_kg' | 'price', event: Event): void {
-  const input = event.target as HTMLInputElement
+function typed(row: Row, field: 'name' | 'mass_kg' | 'price', cell: string): void {
+  const text = cell.trim()
   if (field === 'name') {
-    if (input.value.trim()) put(row, { name: input.value.trim() })
-    else input.value = row.thing.name
+    if (text) put(row, { name: text }) // nothing is no name: the one it has comes back
     return
   }
-  const text = input.value.trim()
   const value =
     field === 'price'
       ? text === ''
@@ -71,7 +73,7 @@ function typed(row: Row, field: 'name' | 'mass_kg' | 'price', event: Event): voi
     bad.value = `${field}-${row.id}`
     return
   }
-  put(row, field === 'price' ? { price: value } : { mass_kg: value!, evidence: row.thing.evidence })
+  put(row, field === 'price' ? { price: value } : { mass_kg: value! })
 }
 /** Up and down a column; the browser keeps left and right for the text itself. */
 function walk(event: KeyboardEvent): void {
@@ -79,10 +81,10 @@ function walk(event: KeyboardEvent): void {
   const cell = event.target as HTMLElement
   if (by_rows === undefined || cell.tagName !== 'INPUT') return
   const column = cell.dataset.cell
-  const cells = [...document.querySelectorAll<HTMLElement>(`[data-cell="${column}"]`)]
-  const next = cells[cells.indexOf(cell) + by_rows]
+  const cells = [...document.querySelectorAll<HTMLInputElement>(`[data-cell="${column}"]`)]
+  const next = cells[cells.findIndex((one) => one === cell) + by_rows]
   event.preventDefault()
-  if (next) next.focus()
+  if (next) next.select()
   else cell.blur()
 }
 const all = computed({
@@ -137,13 +139,13 @@ const HEADS: { column: Column; word: string }[] = [
           />
         </td>
         <td>
-          <input
+          <CellInput
             class="cell name"
             data-cell="name"
             :value="row.thing.name"
-            maxlength="80"
-            :aria-label="`Name of ${row.thing.name}`"
-            @change="typed(row, 'name', $event)"
+            :maxlength="80"
+            :label="`Name of ${row.thing.name}`"
+            @take="typed(row, 'name', $event)"
           />
         </td>
         <td>
@@ -156,14 +158,14 @@ const HEADS: { column: Column; word: string }[] = [
           />
         </td>
         <td>
-          <input
+          <CellInput
             class="cell num right"
             data-cell="mass"
             :class="{ bad: bad === `mass_kg-${row.id}` }"
+            :bad="bad === `mass_kg-${row.id}`"
             :value="number(row.thing.mass_kg, 'mass', units, 2)"
-            :aria-label="`Weight of ${row.thing.name}`"
-            :aria-invalid="bad === `mass_kg-${row.id}`"
-            @change="typed(row, 'mass_kg', $event)"
+            :label="`Weight of ${row.thing.name}`"
+            @take="typed(row, 'mass_kg', $event)"
           />
         </td>
         <td>
@@ -208,13 +210,14 @@ const HEADS: { column: Column; word: string }[] = [
           />
         </td>
         <td>
-          <input
+          <CellInput
             class="cell num right price"
             data-cell="price"
             :class="{ bad: bad === `price-${row.id}` }"
-            :value="row.thing.price ?? ''"
-            :aria-label="`Price of ${row.thing.name}`"
-            @change="typed(row, 'price', $event)"
+            :bad="bad === `price-${row.id}`"
+            :value="String(row.thing.price ?? '')"
+            :label="`Price of ${row.thing.name}`"
+            @take="typed(row, 'price', $event)"
           />
         </td>
         <td class="where">{{ row.where }}{{ row.thing.bought ? '' : ' · planned' }}</td>

@@ -58,18 +58,18 @@ function edit(id: number | null): void {
   editing.value = id
   open.value = true
 }
-async function save(thing: Thing): Promise<void> {
-  if (await store.putThing(editing.value, thing)) open.value = false
+async function save(thing: Thing, before: Thing | null): Promise<void> {
+  if (await store.putThing(editing.value, thing, before)) open.value = false
 }
 async function strike(): Promise<void> {
   if (editing.value !== null && (await store.dropThing(editing.value))) open.value = false
 }
-const change = (id: number, thing: Thing) => store.putThings([{ thing_id: id, thing }])
+const change = (id: number, before: Thing, after: Thing) => store.editThings([[id, before, after]])
 const changeAll = (edit: Edit) =>
-  store.putThings(
+  store.editThings(
     chosen.value.map((id) => {
       const thing = store.things[String(id)]!
-      return { thing_id: id, thing: { ...thing, ...edit(thing) } }
+      return [id, thing, { ...thing, ...edit(thing) }]
     }),
   )
 /** Six trays from one: the copies are numbered on. */
@@ -77,14 +77,14 @@ function multiply(times: number): void {
   const copies = chosen.value.flatMap((id) => {
     const thing = store.things[String(id)]!
     return Array.from({ length: Math.max(0, Math.min(50, times) - 1) }, (_, i) => ({
-      thing_id: null,
-      thing: { ...thing, name: `${thing.name.slice(0, 74)} ${i + 2}` },
+      ...thing,
+      name: `${thing.name.slice(0, 74)} ${i + 2}`,
     }))
   })
-  if (copies.length) void store.putThings(copies)
+  if (copies.length) void store.addThings(copies)
 }
 async function copyIn(things: Thing[]): Promise<void> {
-  await store.putThings(things.map((thing) => ({ thing_id: null, thing })))
+  await store.addThings(things)
 }
 async function take(text: string, take_good: boolean): Promise<void> {
   if (await store.importGear(text, take_good)) importOpen.value = false

@@ -1,0 +1,214 @@
+"""Nothing typed is lost: at any speed, with answers that come late, offline, over a reload."""
+
+import json
+import re
+from collections.abc import Callable
+from typing import Any
+
+import pytest
+from playwright.sync_api import Page, expect
+from tests.servers import Server
+
+CRATE, SEAT = 9, 1
+
+
+def kept(page: Page, server: Server, setup_id: int = 1) -> Any:
+    """What the server has."""
+    return json.loads(page.request.get(f"{server.url}/api/v1/setups/{setup_id}").text())["setup"]
+
+
+def until(page: Page, true: Callable[[], bool]) -> None:
+    """Wait for what the server is to have."""
+    for _ in range(200):
+        if true():
+            return
+        page.evaluate("() => new Promise((done) => setTimeout(done, 50))")
+    raise AssertionError("it never came to be")
+
+
+def saved(page: Page) -> None:
+    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
+
+
+LATE = """
+const plain = window.fetch
+window.fetch = async (...args) => {
+  const [asked, how] = args
+  const [url, method] = asked instanceof Request ? [asked.url, asked.method] : [asked, how?.method]
+  const answer = await plain(...args)
+  if (method && method !== 'GET' && !String(url).endsWith('/preview'))
+    await new Promise((done) => setTimeout(done, MS))
+  return answer
+}
+"""
+
+
+def slow(page: Page, ms: int, at: str) -> None:
+    """From here on answers to changes come so much later, as from a slow machine."""
+    page.add_init_script(LATE.replace("MS", str(ms)))
+    page.reload()
+    page.locator(at).first.wait_for()
+
+
+@pytest.fixture
+def gear(bench: Page, server: Server) -> Page:
+    """The locker's table."""
+    bench.goto(f"{server.url}/gear")
+    bench.locator(f'[data-gear="{CRATE}"]').wait_for()
+    return bench
+
+
+def test_a_name_and_the_mass_that_follows_are_both_kept(gear: Page, server: Server) -> None:
+    slow(gear, 700, "[data-gear]")
+    row = gear.locator(f'[data-gear="{CRATE}"]')
+    row.locator('[data-cell="name"]').fill("Big box")
+    row.locator('[data-cell="name"]').press("Tab")
+    row.locator('[data-cell="mass"]').fill("5.25")
+    row.locator('[data-cell="mass"]').press("Tab")
+    saved(gear)
+    thing = kept(gear, server)["things"][str(CRATE)]
+    assert (thing["name"], thing["mass_kg"]) == ("Big box", 5.25)
+
+
+def test_four_flags_clicked_at_once_are_all_kept(gear: Page, server: Server) -> None:
+    slow(gear, 500, "[data-gear]")
+    flags = gear.locator(f'[data-gear="{CRATE}"] .flags input')
+    before = [flags.nth(i).is_checked() for i in range(4)]
+    for i in range(4):
+        flags.nth(i).click()
+    saved(gear)
+    assert [flags.nth(i).is_checked() for i in range(4)] == [not on for on in before]
+    gear.reload()
+    gear.locator(f'[data-gear="{CRATE}"]').wait_for()
+    assert [flags.nth(i).is_checked() for i in range(4)] == [not on for on in before]
+
+
+def test_a_column_typed_down_keeps_each_figure(gear: Page, server: Server) -> None:
+    slow(gear, 400, "[data-gear]")
+    cells = gear.locator('[data-cell="mass"]')
+    ids = [
+        int(row.get_attribute("data-gear") or 0) for row in gear.locator("[data-gear]").all()[:3]
+    ]
+    cells.first.click()
+    gear.keyboard.press("Control+A")
+    for text in ("1.234", "2.345", "3.456"):
+        gear.keyboard.type(text, delay=60)
+        gear.keyboard.press("Enter")
+    saved(gear)
+    things = kept(gear, server)["things"]
+    assert [things[str(i)]["mass_kg"] for i in ids] == [1.234, 2.345, 3.456]
+
+
+def test_five_fields_of_a_place_typed_at_once_are_kept(bench: Page, server: Server) -> None:
+    slow(bench, 600, "[data-aboard]")
+    bench.locator(f'[data-aboard="{CRATE}"]').click()
+    bench.get_by_test_id("place-editor").wait_for()
+    before = kept(bench, server)["places"][str(CRATE)]
+    for field, text in (("from-bow", "255"), ("to-side", "7"), ("height", "41"), ("turn", "12")):
+        bench.get_by_test_id(field).fill(text)
+        bench.get_by_test_id(field).press("Tab")
+    saved(bench)
+    place = kept(bench, server)["places"][str(CRATE)]
+    shown = {field: bench.get_by_test_id(field).input_value() for field in ("from-bow", "height")}
+    assert shown == {"from-bow": "255.0", "height": "41.0"}
+    assert place["turn_deg"] == 12.0
+    assert abs(place["y_m"]) == pytest.approx(0.07)
+    assert place["x_m"] != before["x_m"]
+    assert place["z_m"] != before["z_m"]
+
+
+def stands_at(page: Page, server: Server, thing_id: int) -> float:
+    """From the stern, in m, whatever it stands on."""
+    aboard = json.loads(page.request.get(f"{server.url}/api/v1/setups/1").text())["figures"][
+        "aboard"
+    ]
+    return next(float(row["x_m"]) for row in aboard if row["thing_id"] == thing_id)
+
+
+def test_arrows_pressed_during_a_save_all_count(bench: Page, server: Server) -> None:
+    slow(bench, 500, "[data-aboard]")
+    bench.locator(f'[data-aboard="{CRATE}"]').focus()
+    before = stands_at(bench, server, CRATE)
+    for n in range(11):
+        bench.keyboard.press("ArrowLeft")  # toward the bow, a centimetre
+        if n in (3, 7):
+            expect(bench.get_by_test_id("saved")).to_have_text("saving…")
+    there = pytest.approx(before + 0.11)
+    until(bench, lambda: stands_at(bench, server, CRATE) == there)
+
+
+def test_what_is_changed_offline_is_listed_kept_over_a_reload_and_sent(
+    gear: Page, server: Server
+) -> None:
+    gear.route("**/api/v1/**", lambda route: route.abort())
+    for thing, text in ((CRATE, "5.5"), (SEAT, "4.5")):
+        cell = gear.locator(f'[data-gear="{thing}"] [data-cell="mass"]')
+        cell.fill(text)
+        cell.press("Tab")
+    expect(gear.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
+    expect(gear.get_by_test_id("saved")).to_have_text("not saved")
+    gear.unroute("**/api/v1/**")
+    gear.on("dialog", lambda dialog: dialog.accept())
+    gear.reload()
+    until(gear, lambda: kept(gear, server)["things"][str(SEAT)]["mass_kg"] == 4.5)
+    assert kept(gear, server)["things"][str(CRATE)]["mass_kg"] == 5.5
+    expect(gear.get_by_test_id("banner")).to_have_count(0)
+
+
+def test_a_change_of_one_setup_is_not_made_to_another(bench: Page, server: Server) -> None:
+    slow(bench, 900, "[data-aboard]")
+    bench.locator(f'[data-aboard="{CRATE}"]').focus()
+    before = [kept(bench, server, n)["places"] for n in (1, 2)]
+    bench.keyboard.press("ArrowLeft")
+    bench.get_by_test_id("setup").click()  # within the moment that keys are gathered in
+    bench.get_by_role("menuitem").nth(1).click()
+    name = kept(bench, server, 2)["name"]
+    expect(bench.get_by_test_id("setup")).to_contain_text(name)
+    until(bench, lambda: kept(bench, server, 1)["places"] != before[0])
+    saved(bench)
+    expect(bench.get_by_test_id("setup")).to_contain_text(name)  # and it stays there
+    assert kept(bench, server, 2)["places"] == before[1]
+
+
+def test_an_arrow_pressed_before_a_reload_counts(bench: Page, server: Server) -> None:
+    bench.locator(f'[data-aboard="{CRATE}"]').focus()
+    before = kept(bench, server)["places"][str(CRATE)]["x_m"]
+    bench.keyboard.press("ArrowLeft")
+    bench.on("dialog", lambda dialog: dialog.accept())
+    bench.reload()
+    bench.get_by_test_id("trim").wait_for()
+    until(
+        bench,
+        lambda: kept(bench, server)["places"][str(CRATE)]["x_m"] == pytest.approx(before + 0.01),
+    )
+
+
+def test_the_same_field_changed_by_two_is_told_and_mine_can_be_put_over_it(
+    gear: Page, server: Server
+) -> None:
+    gear.request.patch(
+        f"{server.url}/api/v1/setups/2",
+        data={"edits": [{"what": "thing", "id": CRATE, "fields": {"mass_kg": 7.0, "name": "Box"}}]},
+    )
+    cell = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
+    cell.fill("5.5")
+    cell.press("Tab")
+    expect(gear.get_by_test_id("overtaken")).to_contain_text("7.0 now")
+    expect(cell).to_have_value("7.00")
+    gear.get_by_test_id("banner-mine").click()
+    expect(cell).to_have_value("5.50")
+    expect(gear.get_by_test_id("banner")).to_have_count(0)
+    thing = kept(gear, server)["things"][str(CRATE)]
+    assert (thing["name"], thing["mass_kg"]) == ("Box", 5.5)
+
+
+def test_undo_leaves_what_is_typed_in_a_form(bench: Page, server: Server) -> None:
+    bench.locator(f'[data-aboard="{CRATE}"]').focus()
+    bench.keyboard.press("ArrowLeft")
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Move Crate"))
+    bench.get_by_role("navigation", name="Screens").get_by_text("Boat", exact=True).click()
+    bench.get_by_test_id("length_m").fill("370")
+    bench.get_by_test_id("length_m").press("Tab")
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("undo")).to_be_disabled()
+    expect(bench.get_by_test_id("length_m")).to_have_value(re.compile(r"^370"))

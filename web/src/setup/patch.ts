@@ -1,0 +1,42 @@
+/**
+ * What a user changed of something, as a merge patch: the fields that differ, and what stood there.
+ * The same rule as the core's: objects go in part by part, those of another `kind` and lists whole.
+ */
+export type Fields = Record<string, unknown>
+
+export interface Patch {
+  fields: Fields
+  was: Fields
+}
+
+const isObject = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Two objects of one kind: what the one leaves out stays as in the other. */
+const alike = (now: unknown, value: unknown): boolean =>
+  isObject(now) && isObject(value) && (!('kind' in value) || now.kind === value.kind)
+
+const equal = (a: unknown, b: unknown): boolean =>
+  a === b || JSON.stringify(a) === JSON.stringify(b)
+
+/** The way from one to the other; null where there is none to go. */
+export function patchOf(before: object, after: object): Patch | null {
+  const [was, now] = [before as Fields, after as Fields]
+  const patch: Patch = { fields: {}, was: {} }
+  for (const key of Object.keys(now)) {
+    const [here, there] = [was[key], now[key]]
+    if (there === undefined || equal(here, there)) continue
+    const inside = alike(here, there) ? patchOf(here as Fields, there as Fields) : null
+    patch.fields[key] = inside?.fields ?? there
+    patch.was[key] = inside?.was ?? here ?? null
+  }
+  return Object.keys(patch.fields).length ? patch : null
+}
+
+/** The same with fields put in. */
+export function merged<T extends object>(row: T, fields: Fields): T {
+  const now = { ...row } as Fields
+  for (const [key, value] of Object.entries(fields))
+    now[key] = alike(now[key], value) ? merged(now[key] as Fields, value as Fields) : value
+  return now as T
+}
