@@ -1,6 +1,5 @@
 """Nothing typed is lost: at any speed, with answers that come late, offline, over a reload."""
 
-import json
 import re
 from collections.abc import Callable
 from typing import Any
@@ -14,7 +13,7 @@ CRATE, SEAT = 9, 1
 
 def kept(page: Page, server: Server, setup_id: int = 1) -> Any:
     """What the server has."""
-    return json.loads(page.request.get(f"{server.url}/api/v1/setups/{setup_id}").text())["setup"]
+    return page.request.get(f"{server.url}/api/v1/setups/{setup_id}").json()["setup"]
 
 
 def until(page: Page, true: Callable[[], bool]) -> None:
