@@ -118,10 +118,8 @@ def test_five_fields_of_a_place_typed_at_once_are_kept(bench: Page, server: Serv
 
 def stands_at(page: Page, server: Server, thing_id: int) -> float:
     """From the stern, in m, whatever it stands on."""
-    aboard = json.loads(page.request.get(f"{server.url}/api/v1/setups/1").text())["figures"][
-        "aboard"
-    ]
-    return next(float(row["x_m"]) for row in aboard if row["thing_id"] == thing_id)
+    rows = page.request.get(f"{server.url}/api/v1/setups/1").json()["figures"]["aboard"]
+    return next(float(row["x_m"]) for row in rows if row["thing_id"] == thing_id)
 
 
 def test_arrows_pressed_during_a_save_all_count(bench: Page, server: Server) -> None:
