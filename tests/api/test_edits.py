@@ -1,5 +1,8 @@
 """Changes of fields, applied to the newest state: nobody's are lost, stale ones are told."""
 
+import sqlite3
+from contextlib import closing
+from pathlib import Path
 from typing import Any
 
 import pytest
@@ -152,3 +155,34 @@ def test_a_boat_that_would_not_float_is_refused_whole(client: TestClient) -> Non
                   thing({"mass_kg": 299.0}))  # fmt: skip
     assert answer.status_code == 422
     assert state(client) == before
+
+
+def test_a_data_file_that_is_gone_is_told_and_never_replaced(
+    client: TestClient, data: Path
+) -> None:
+    aside = data.with_suffix(".aside")
+    state(client)
+    for suffix in ("", "-wal", "-shm"):
+        part = data.with_name(data.name + suffix)
+        if part.exists():
+            part.rename(aside.with_name(aside.name + suffix))
+    answer = edit(client, thing({"mass_kg": 5.5}))
+    assert (answer.status_code, answer.headers["content-type"]) == (503, "application/problem+json")
+    assert "is gone" in answer.json()["detail"]
+    assert not data.exists()
+    for suffix in ("", "-wal", "-shm"):
+        part = aside.with_name(aside.name + suffix)
+        if part.exists():
+            part.rename(data.with_name(data.name + suffix))
+    assert edit(client, thing({"mass_kg": 5.5})).status_code == 200
+
+
+def test_a_locked_data_file_is_told(client: TestClient, data: Path, monkeypatch: Any) -> None:
+    monkeypatch.setattr("neat_hull.store.connect._WAIT_S", 0.05)
+    with closing(sqlite3.connect(data, isolation_level=None)) as other:
+        other.execute("BEGIN IMMEDIATE")
+        answer = edit(client, thing({"mass_kg": 5.5}))
+        assert answer.status_code == 503
+        assert "another program" in answer.json()["detail"]
+        other.execute("ROLLBACK")
+    assert edit(client, thing({"mass_kg": 5.5})).status_code == 200

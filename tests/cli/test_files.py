@@ -1,6 +1,7 @@
 """Setup files and copies by command: one clear line for what cannot be, nothing changed."""
 
 import json
+import shutil
 import sqlite3
 from pathlib import Path
 from typing import Any
@@ -127,6 +128,20 @@ def test_a_backup_is_whole_while_another_writes(tmp_path: Path, data: Path) -> N
     assert db.execute("PRAGMA integrity_check").fetchone() == ("ok",)
     db.close()
     assert run("backup", copy, "--data", data).exit_code == 2
+
+
+def test_a_backup_reads_only_and_restore_checks(tmp_path: Path) -> None:
+    old, copy = tmp_path / "old.sqlite", tmp_path / "copy.sqlite"
+    shutil.copy(Path(__file__).parents[1] / "fixtures" / "first_version" / "boats.sqlite", old)
+    before = old.read_bytes()
+    assert run("backup", copy, "--data", old).exit_code == 0
+    assert old.read_bytes() == before  # of an older version, and still is
+    done = run("restore", copy, "--data", tmp_path / "new.sqlite")
+    assert (done.exit_code, names(tmp_path / "new.sqlite")[0]) == (0, "Reed Lake dawn")
+    (tmp_path / "text.sqlite").write_text("no copy")
+    bad = run("restore", tmp_path / "text.sqlite", "--data", tmp_path / "new.sqlite")
+    assert (bad.exit_code, bad.stderr.count("\n")) == (2, 1)
+    assert names(tmp_path / "new.sqlite")[0] == "Reed Lake dawn"
 
 
 @pytest.mark.parametrize("command", [("export", 1, "--to", "x.json"), ("backup", "x.sqlite")])

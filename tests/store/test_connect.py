@@ -2,10 +2,12 @@
 
 import json
 import os
+import shutil
 import signal
 import sqlite3
 import subprocess
 import sys
+from contextlib import closing
 from importlib.resources import files
 from pathlib import Path
 
@@ -15,9 +17,18 @@ from neat_hull.errors import StoreError
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.thing import Thing
-from neat_hull.store.connect import APPLICATION_ID, connect, open_store, transaction
+from neat_hull.store.connect import (
+    APPLICATION_ID,
+    connect,
+    copy_store,
+    open_store,
+    restore_store,
+    transaction,
+)
 from neat_hull.store.history import undo
-from neat_hull.store.setups import list_setups, load_setup
+from neat_hull.store.setups import list_setups, load_setup, ticks
+
+FIRST = Path(__file__).parents[1] / "fixtures" / "first_version" / "boats.sqlite"
 
 
 def test_opening_twice_changes_nothing(data: Path) -> None:
@@ -145,3 +156,54 @@ def test_a_file_of_the_first_version_is_carried_over_with_its_history(tmp_path: 
     assert (stored.things[1].mass_kg, stored.things[1].sloshes) == (9.0, False)
     assert stored.demands == DemandNumbers()
     db.close()
+
+
+def test_a_file_that_is_brought_up_leaves_a_copy_as_it_was(tmp_path: Path) -> None:
+    path = tmp_path / "boats.sqlite"
+    shutil.copy(FIRST, path)
+    open_store(path)
+    (copy,) = tmp_path.glob("boats.version-*.sqlite")
+    with closing(sqlite3.connect(FIRST)) as was, closing(sqlite3.connect(copy)) as kept:
+        assert list(kept.iterdump()) == list(was.iterdump())
+        (version,) = was.execute("PRAGMA user_version").fetchone()
+        assert kept.execute("PRAGMA user_version").fetchone() == (version,)
+    assert f"version-{version}-" in copy.name
+    open_store(path)  # it is of today now
+    assert len(list(tmp_path.glob("boats.version-*"))) == 1
+
+
+def test_a_new_file_leaves_no_copy(tmp_path: Path) -> None:
+    open_store(tmp_path / "boats.sqlite")
+    assert not list(tmp_path.glob("boats.*-*"))
+
+
+def test_a_deleted_file_is_not_replaced_by_an_empty_one(data: Path) -> None:
+    data.unlink()
+    with pytest.raises(sqlite3.OperationalError, match="unable to open"):
+        connect(data)
+    assert not data.exists()
+
+
+def test_a_copy_is_put_back_and_what_was_there_is_kept(data: Path, tmp_path: Path) -> None:
+    copy, before = tmp_path / "copy.sqlite", demo_setups()[0].name
+    copy_store(data, copy)
+    with closing(connect(data)) as db:
+        db.execute("UPDATE setup SET name = 'Later' WHERE id = 1")
+        at = ticks(db)
+        aside = restore_store(copy, data)
+        assert load_setup(db, 1).setup.name == before  # whoever has it open sees it
+        assert ticks(db) > at
+    assert aside is not None
+    with closing(connect(aside)) as db:
+        assert load_setup(db, 1).setup.name == "Later"
+
+
+def test_no_broken_copy_is_put_back(data: Path, tmp_path: Path) -> None:
+    was = data.read_bytes()
+    for n, text in enumerate((b"no database at all", was[:5000], b"")):
+        bad = tmp_path / f"bad{n}.sqlite"
+        bad.write_bytes(text)
+        with pytest.raises(StoreError):
+            restore_store(bad, data)
+    with closing(connect(data)) as db:
+        assert len(list_setups(db)) == 4

@@ -1,5 +1,6 @@
 """How the API and the screens are put together."""
 
+import sqlite3
 from pathlib import Path
 
 from fastapi import APIRouter, FastAPI
@@ -27,7 +28,7 @@ from neat_hull.api import (
     setups,
 )
 from neat_hull.api.guard import Guard
-from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body
+from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body, unusable
 from neat_hull.api.state import SetupCache
 from neat_hull.instruments.listener import Listener
 
@@ -71,6 +72,7 @@ def create_app(
     app.include_router(v1)
     for kind in STATUS:
         app.add_exception_handler(kind, answer)
+    app.add_exception_handler(sqlite3.Error, unusable)
     app.add_exception_handler(RequestValidationError, refuse_body)
     app.add_exception_handler(HTTPException, plain_http)
     app.add_middleware(Guard, hosts=hosts)

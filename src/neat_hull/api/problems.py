@@ -1,5 +1,6 @@
 """The one place where an error becomes a status, as application/problem+json (RFC 9457)."""
 
+import sqlite3
 from collections.abc import Sequence
 
 from fastapi import Request
@@ -21,6 +22,7 @@ from neat_hull.errors import (
     StoreError,
 )
 from neat_hull.model.base import input_errors
+from neat_hull.store.connect import told
 
 STATUS: dict[type[NeatHullError], tuple[int, str]] = {
     InputErrors: (422, "Something does not make sense"),
@@ -82,6 +84,12 @@ def answer(_: Request, error: Exception) -> JSONResponse:
         fields = [error]
     current = error.current if isinstance(error, ConflictError) else None
     return problem(status, title, str(error), fields, current)
+
+
+def unusable(_: Request, error: Exception) -> JSONResponse:
+    """Answer for a data file that cannot be used just now."""
+    assert isinstance(error, sqlite3.Error)
+    return problem(503, "The data file cannot be used", f"the data file {told(error)}")
 
 
 def refuse_body(_: Request, error: Exception) -> JSONResponse:

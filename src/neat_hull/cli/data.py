@@ -1,7 +1,6 @@
 """What the commands do with a data file: setups in and out, and copies of the whole."""
 
 import re
-import sqlite3
 from contextlib import closing
 from pathlib import Path
 from sqlite3 import Connection
@@ -12,7 +11,7 @@ from neat_hull.errors import InputError, NeatHullError, StoreError
 from neat_hull.files.offsets import read_offsets
 from neat_hull.files.setup_file import MOST_BYTES, read_setup_file, write_setup
 from neat_hull.model.thing import Thing
-from neat_hull.store.connect import connect, open_store, transaction
+from neat_hull.store.connect import connect, copy_store, open_store, restore_store, transaction
 from neat_hull.store.history import Change
 from neat_hull.store.imports import import_setup
 from neat_hull.store.rows import SQL as ROWS
@@ -110,18 +109,22 @@ def _import_offsets(db: Connection, text: str, onto: int | None) -> str:
 
 
 def back_up(data: Path, to: Path) -> None:
-    """Copy a data file by SQLite's own backup, consistent while others write."""
-    _require_data(data)
-    if to.exists():
-        raise InputError("", str(to), "is there already; choose another name")
-    try:
-        with closing(connect(data)) as db, closing(sqlite3.connect(to)) as copy:
-            db.backup(copy)
-    except sqlite3.Error as error:
-        raise StoreError(f"cannot be written: {error}") from error
+    """Copy a data file as it is, consistent while others write. Raises StoreError."""
+    _require_there(data)
+    copy_store(data, to)
+
+
+def restore(data: Path, copy: Path) -> Path | None:
+    """Put a copy in the place of a data file; returns where that went. Raises StoreError."""
+    _require_there(copy)
+    return restore_store(copy, data)
+
+
+def _require_there(data: Path) -> None:
+    if not data.exists():
+        raise StoreError(f"{data}: there is no such data file; name it with --data")
 
 
 def _require_data(data: Path) -> None:
-    if not data.exists():
-        raise StoreError(f"{data}: there is no such data file; name it with --data")
+    _require_there(data)
     open_store(data)

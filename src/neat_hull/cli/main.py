@@ -171,6 +171,21 @@ def backup(
     typer.echo(f"{to}: written")
 
 
+@app.command()
+def restore(
+    copy: Annotated[Path, typer.Argument(help="A copy that backup wrote.")],
+    data: _Data = _DATA,
+) -> None:
+    """Put a copy in the place of the data file; what was there is kept beside it."""
+    from neat_hull.cli.data import restore as put_back
+
+    try:
+        before = put_back(data, copy)
+    except NeatHullError as error:
+        _refuse(str(copy), error)
+    typer.echo(f"{data}: restored" + (f"; what was there is in {before}" if before else ""))
+
+
 def _refuse(file: str, error: NeatHullError) -> NoReturn:
     """One line that names the file, the field and what was wrong; then the exit status."""
     line = " ".join(str(error).split())

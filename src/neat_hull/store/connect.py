@@ -1,9 +1,12 @@
-"""Opening the data file: checks, migrations, and one transaction at a time."""
+"""Opening the data file: checks, migrations, copies, and one transaction at a time."""
 
 import sqlite3
 from collections.abc import Iterator
 from contextlib import closing, contextmanager
+from datetime import UTC, datetime
 from importlib.resources import files
+from importlib.resources.abc import Traversable
+from itertools import count
 from pathlib import Path
 
 from neat_hull.errors import StoreError
@@ -16,7 +19,7 @@ _WAIT_S = 10.0  # for another writer; writes take milliseconds
 
 
 def open_store(path: Path) -> None:
-    """Make the file ready: create or migrate it.
+    """Make the file ready: create or migrate it. One that is migrated leaves a copy beside it.
 
     Raises StoreError, leaving the file as it was, if it is not ours, damaged, newer or unwritable.
     """
@@ -33,9 +36,60 @@ def open_store(path: Path) -> None:
         raise StoreError(f"{path}: cannot be used: {error.strerror}") from error
 
 
+def copy_store(path: Path, to: Path) -> None:
+    """Copy what is there, consistent while others write, and nothing else is done to it.
+
+    Raises StoreError if it is not ours or damaged, or the copy cannot be written or is there.
+    """
+    try:
+        with closing(_raw(path, "?mode=ro")) as db:
+            _require_ours(db, path)
+            to.open("xb").close()
+            try:
+                _copied(db, to)
+            except BaseException:
+                to.unlink()
+                raise
+    except FileExistsError as error:
+        raise StoreError(f"{to}: is there already; choose another name") from error
+    except sqlite3.DatabaseError as error:
+        raise StoreError(f"{path}: {_plain(error)}") from error
+    except OSError as error:
+        if isinstance(error, StoreError):
+            raise
+        raise StoreError(f"{to}: cannot be written: {error.strerror}") from error
+
+
+def restore_store(copy: Path, path: Path) -> Path | None:
+    """Put a copy in the place of a data file, in one transaction; returns where that was copied to.
+
+    Raises StoreError, with nothing changed, if the copy is not ours, damaged, empty or newer.
+    """
+    try:
+        with closing(_raw(copy, "?mode=ro")) as source:
+            _require_ours(source, copy)
+            if _require_known(source, copy) == 0:
+                raise StoreError(f"{copy}: is empty; nothing was put in its place")
+            before = _beside(path, "before-restore") if path.exists() else None
+            if before is not None:
+                copy_store(path, before)
+            with closing(_raw(path)) as db:
+                seen = db.execute("SELECT ticks FROM clock").fetchone()[0] if before else 0
+                source.backup(db)
+                # Whoever has the file open knows by its clock that it is another one now.
+                db.execute("UPDATE clock SET ticks = max(ticks, ?) + 1", [seen])
+    except sqlite3.DatabaseError as error:
+        raise StoreError(f"{copy}: {_plain(error)}") from error
+    open_store(path)
+    return before
+
+
 def connect(path: Path) -> sqlite3.Connection:
-    """A connection to a file that `open_store` has made ready; the caller closes it."""
-    db = _raw(path)
+    """A connection to a file that `open_store` has made ready; the caller closes it.
+
+    Raises sqlite3.OperationalError where it is gone: an empty one in its place would hide that.
+    """
+    db = _raw(path, "?mode=rw")
     db.execute("PRAGMA foreign_keys = ON")
     db.execute("PRAGMA synchronous = FULL")  # an answered change outlives a power cut
     return db
@@ -53,8 +107,11 @@ def transaction(db: sqlite3.Connection) -> Iterator[None]:
     db.execute("COMMIT")
 
 
-def _raw(path: Path) -> sqlite3.Connection:
-    db = sqlite3.connect(path, timeout=_WAIT_S, isolation_level=None, check_same_thread=False)
+def _raw(path: Path, how: str = "") -> sqlite3.Connection:
+    db = sqlite3.connect(
+        f"{Path(path).absolute().as_uri()}{how}", timeout=_WAIT_S, isolation_level=None,
+        check_same_thread=False, uri=True,
+    )  # fmt: skip
     db.row_factory = sqlite3.Row
     return db
 
@@ -69,18 +126,42 @@ def _require_ours(db: sqlite3.Connection, path: Path) -> None:
         raise StoreError(f"{path}: is damaged and was left untouched; put a backup in its place")
 
 
-def _migrate(db: sqlite3.Connection, path: Path) -> None:
-    scripts = sorted(
-        (
-            f
-            for f in files("neat_hull").joinpath("store/migrations").iterdir()
-            if f.name.endswith(".sql")
-        ),
-        key=lambda f: f.name,
-    )
-    (version,) = db.execute("PRAGMA user_version").fetchone()
-    if version > len(scripts):
+def _scripts() -> list[Traversable]:
+    folder = files("neat_hull").joinpath("store/migrations")
+    return sorted((f for f in folder.iterdir() if f.name.endswith(".sql")), key=lambda f: f.name)
+
+
+def _require_known(db: sqlite3.Connection, path: Path) -> int:
+    """The version of a file, if it is none that is yet to come."""
+    version = int(db.execute("PRAGMA user_version").fetchone()[0])
+    if version > len(_scripts()):
         raise StoreError(f"{path}: was written by a newer Neat Hull; it was left untouched")
+    return version
+
+
+def _beside(path: Path, why: str) -> Path:
+    """A free name for a copy of a file, with why and when it was made."""
+    stamp = datetime.now(UTC).strftime("%Y%m%d-%H%M%S")
+    names = (f"{path.stem}.{why}-{stamp}{again}{path.suffix}" for again in _again())
+    return next(path.with_name(name) for name in names if not path.with_name(name).exists())
+
+
+def _again() -> Iterator[str]:
+    yield ""
+    yield from (f"-{n}" for n in count(2))
+
+
+def _copied(db: sqlite3.Connection, to: Path) -> None:
+    with closing(_raw(to)) as copy:
+        db.backup(copy)
+        _require_ours(copy, to)
+
+
+def _migrate(db: sqlite3.Connection, path: Path) -> None:
+    scripts = _scripts()
+    version = _require_known(db, path)
+    if 0 < version < len(scripts):
+        _copied(db, _beside(path, f"version-{version}"))
     if version == 0:
         db.execute("PRAGMA journal_mode = WAL")
     db.create_function("brought_up", 2, brought_up, deterministic=True)
@@ -92,7 +173,19 @@ def _migrate(db: sqlite3.Connection, path: Path) -> None:
         )
 
 
-def _plain(error: sqlite3.DatabaseError) -> str:
+def told(error: sqlite3.Error) -> str:
+    """What is wrong with a data file in use, in words."""
+    text = str(error)
+    if "locked" in text or "busy" in text:
+        return "is being written by another program; nothing was changed, try again"
+    if "full" in text:
+        return "cannot be written: the disk is full; nothing was changed"
+    if "unable to open" in text:
+        return "is gone, or cannot be read; put it back, and go on"
+    return _plain(error)
+
+
+def _plain(error: sqlite3.Error) -> str:
     text = str(error)
     if "not a database" in text or "malformed" in text:
         return "is damaged or no data file of ours; it was left untouched"
