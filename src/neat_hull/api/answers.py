@@ -1,16 +1,21 @@
-"""How answers are written: by the model itself, once.
+"""How requests are read and answers written.
 
-The framework builds and checks every model a second time before it writes it out, which for a whole
-setup takes longer than to work it out.
+JSON that says a thing twice, or holds what is no text, is refused at the door. Answers are written
+by the model itself, once: the framework builds and checks every model a second time before it
+writes it out, which for a whole setup takes longer than to work it out.
 """
 
-from collections.abc import Callable
+import json
+from collections.abc import Callable, Coroutine
 from functools import wraps
 from typing import Any
 
 from fastapi.routing import APIRoute
 from pydantic import BaseModel
+from starlette.requests import Request
 from starlette.responses import Response
+
+from neat_hull.files.json_text import Doubtful, read_json
 
 
 class Written(APIRoute):
@@ -18,6 +23,25 @@ class Written(APIRoute):
 
     def __init__(self, path: str, endpoint: Callable[..., Any], **how: Any) -> None:
         super().__init__(path, _writing(endpoint, how.get("status_code") or 200), **how)
+
+    def get_route_handler(self) -> Callable[[Request], Coroutine[Any, Any, Response]]:
+        """The framework's, given a request that reads its JSON our way."""
+        handle = super().get_route_handler()
+
+        async def handler(request: Request) -> Response:
+            return await handle(_Read(request.scope, request.receive))
+
+        return handler
+
+
+class _Read(Request):
+    async def json(self) -> Any:
+        """The body. Raises json.JSONDecodeError, which the framework answers with 422."""
+        text = (await self.body()).decode("utf-8-sig", "replace")
+        try:
+            return read_json(text)
+        except Doubtful as doubt:
+            raise json.JSONDecodeError(str(doubt), text, 0) from doubt
 
 
 def _writing(endpoint: Callable[..., Any], status: int) -> Callable[..., Any]:

@@ -1,4 +1,7 @@
-"""What is turned away before it reaches a router: foreign pages, and bodies that are too large."""
+"""What is turned away before it reaches a router: foreign pages, and bodies that are too large.
+
+What goes out says what a browser may do with it: nothing from elsewhere, in no frame, as it is.
+"""
 
 from urllib.parse import urlsplit
 
@@ -24,7 +27,11 @@ class Guard:
             return
         headers = Request(scope).headers
         host, origin = headers.get("host", ""), headers.get("origin")
-        if _name(host) not in self._hosts or (origin and urlsplit(origin).netloc != host):
+        changes = scope["method"] not in ("GET", "HEAD", "OPTIONS")
+        elsewhere = changes and headers.get("sec-fetch-site") in ("cross-site", "same-site")
+        foreign = origin is not None and _netloc(origin) != host
+        send = _with_headers(send)
+        if _name(host) not in self._hosts or foreign or elsewhere:
             refusal = problem(403, "Refused", "this address answers only to its own pages")
             await refusal(scope, receive, send)
             return
@@ -35,8 +42,41 @@ class Guard:
         await self._app(scope, _limited(receive), send)
 
 
+_HEADERS = {
+    b"content-security-policy": (
+        b"default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
+        b"img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; "
+        b"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+    ),
+    b"x-content-type-options": b"nosniff",
+    b"x-frame-options": b"DENY",
+    b"referrer-policy": b"no-referrer",
+}
+
+
+def _with_headers(send: Send) -> Send:
+    async def told(message: Message) -> None:
+        if message["type"] == "http.response.start":
+            there = {name.lower() for name, _ in message.get("headers", [])}
+            more = [(name, value) for name, value in _HEADERS.items() if name not in there]
+            message = {**message, "headers": [*message.get("headers", []), *more]}
+        await send(message)
+
+    return told
+
+
 def _name(host: str) -> str:
-    return (urlsplit(f"//{host}").hostname or "").lower()
+    try:
+        return (urlsplit(f"//{host}").hostname or "").lower()
+    except ValueError:  # no name at all, such as [
+        return ""
+
+
+def _netloc(origin: str) -> str:
+    try:
+        return urlsplit(origin).netloc
+    except ValueError:
+        return ""
 
 
 def _too_large() -> JSONResponse:

@@ -9,6 +9,7 @@ from starlette.responses import Response
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
 from neat_hull.editing.moving import move_to
+from neat_hull.editing.steps import require_named
 from neat_hull.errors import InputError
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.setup_file import read_setup, write_setup
@@ -141,6 +142,7 @@ def preview_import(body: FileText, db: Db) -> SetupImport:
     """Read a file and say what taking it in would do; nothing is changed."""
     setup = read_setup(body.text.encode())
     require_known_limits(setup.judging)
+    require_named(setup)
     require_afloat(setup)
     plan = plan_import(db, setup)
     return SetupImport(
@@ -160,6 +162,7 @@ def take_in(body: FileText, db: Db) -> SetupState:
     """Take a file in as a new setup."""
     setup = read_setup(body.text.encode())
     require_known_limits(setup.judging)
+    require_named(setup)
     require_afloat(setup)
     with transaction(db):
         new = import_setup(db, setup)

@@ -8,6 +8,7 @@ from fastapi import Path as PathParam
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
 from neat_hull.editing.starting import FirstMeasures, starting_setup
+from neat_hull.editing.steps import require_named
 from neat_hull.editing.trial import Trial
 from neat_hull.model.base import Answer
 from neat_hull.model.drawing import Drawing
@@ -39,6 +40,7 @@ def setups(db: Db) -> list[SetupName]:
 def start_setup(body: FirstMeasures, db: Db) -> SetupState:
     """A new boat and angler from first measures, with nothing aboard yet."""
     setup = starting_setup(body)
+    require_named(setup)
     ev = require_afloat(setup)
     with transaction(db):
         setup_id = add_setup(db, setup)

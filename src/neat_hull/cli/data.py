@@ -6,7 +6,7 @@ from pathlib import Path
 from sqlite3 import Connection
 
 from neat_hull.editing.imports import plan_table
-from neat_hull.editing.steps import write_step
+from neat_hull.editing.steps import require_named, write_step
 from neat_hull.errors import InputError, NeatHullError, StoreError
 from neat_hull.files.offsets import read_offsets
 from neat_hull.files.setup_file import MOST_BYTES, read_setup_file, write_setup
@@ -51,6 +51,7 @@ def import_files(
                 if file.suffix.lower() != ".csv":
                     setup = read_setup_file(file)
                     require_known_limits(setup.judging)
+                    require_named(setup)
                     require_afloat(setup)
                     done.append((file, f"setup {import_setup(db, setup)}"))
                 elif _is_offsets(text := _text(file)):

@@ -5,6 +5,7 @@ import socket
 import threading
 from collections.abc import Iterator
 from contextlib import contextmanager, suppress
+from ipaddress import ip_address
 from pathlib import Path
 
 import scipy
@@ -33,6 +34,7 @@ def serve(
     instrument: str | None = None,
 ) -> None:
     """Serve until Ctrl-C. Raises StoreError for a data file or an address that cannot be used."""
+    _require_loopback(host)
     with _listen(host, port) as listening, instrument_for(instrument, demo) as listener:
         open_store(data)
         if demo:
@@ -109,6 +111,18 @@ def fill_with_demo(data: Path) -> None:
                 kept.append(load_setup(db, add_setup(db, setup, kept[0].angler_id, boat)))
     finally:
         db.close()
+
+
+def _require_loopback(host: str) -> None:
+    """Nobody is asked who they are, so nobody else is let in."""
+    local = host.lower() in LOOPBACK
+    with suppress(ValueError):
+        local = local or ip_address(host).is_loopback
+    if not local:
+        raise StoreError(
+            f"{host}: whoever reaches it could change everything, for there is no key yet; "
+            "Neat Hull answers to this machine only (127.0.0.1)"
+        )
 
 
 def _listen(host: str, port: int) -> socket.socket:

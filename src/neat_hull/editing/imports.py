@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from typing import Literal
 
+from neat_hull.editing.steps import require_plain_names
 from neat_hull.errors import InputError
 from neat_hull.files.gear_csv import GearRow, read_gear
 from neat_hull.model.base import Answer
@@ -30,6 +31,11 @@ def plan_table(
     changes: list[tuple[int | None, Thing]] = []
     for row in good:
         one = row
+        try:
+            require_plain_names("thing", {"name": one.thing.name})
+        except InputError as error:
+            rows.append(ImportRow(line=one.line, name="", does="bad", why=f"name: {error.why}"))
+            continue
         thing_id = by_name.pop(one.thing.name, None)
         if thing_id is not None:  # a table has no pictures; one that is there stays
             photo = {"photo": known[thing_id].photo}

@@ -1,5 +1,10 @@
 """Steps of a setup's history: written with their undo, refused if the boat would not float."""
 
+from collections.abc import Mapping
+from datetime import date
+from typing import Any
+from unicodedata import category
+
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance
 from neat_hull.model.nesting import require_nested
 from neat_hull.model.setup import Setup
@@ -19,14 +24,47 @@ def write_step(
 
     Raises InputError naming `field` where the boat would not float; all is to be rolled back then.
     """
+    for one in changes:
+        require_plain_names(one.kind, one.after or {})
     change(db, setup_id, seen, label, changes)
     stored = load_setup(db, setup_id)
     require_nested(stored.setup)
     require_known_limits(stored.setup.judging)
+    require_day(stored.setup)
     try:
         return stored, require_afloat(stored.setup, elsewhere_of(stored))
     except (DoesNotFloat, NoBalance) as trouble:
         raise InputError(field, None, f"with this the boat {trouble}") from trouble
+
+
+def require_plain_names(what: str, row: Mapping[str, Any]) -> None:
+    """Refuse line ends and control characters in what something is called. Raises InputError."""
+    called = {f"{what}.name": row.get("name")}
+    for parts in ("wells", "fittings"):
+        for i, part in enumerate(row.get(parts, ())):
+            called[f"{what}.{parts}[{i}].name"] = part.get("name")
+    for field, name in called.items():
+        if isinstance(name, str) and any(category(one) == "Cc" for one in name):
+            raise InputError(field, name, "must not hold line ends or control characters")
+
+
+def require_named(setup: Setup) -> None:
+    """`require_plain_names` and `require_day` of a whole setup from elsewhere."""
+    require_plain_names("setup", {"name": setup.name})
+    require_plain_names("boat", setup.boat.model_dump())
+    require_plain_names("angler", {"name": setup.angler.name})
+    for thing in setup.things.values():
+        require_plain_names("thing", {"name": thing.name})
+    require_day(setup)
+
+
+def require_day(setup: Setup) -> None:
+    """Refuse a day that no calendar has. Raises InputError."""
+    if setup.day is not None:
+        try:
+            date.fromisoformat(setup.day)
+        except ValueError as error:
+            raise InputError("day", setup.day, f"{setup.day} is no day of the calendar") from error
 
 
 def setup_row(setup_id: int, setup: Setup) -> Change:

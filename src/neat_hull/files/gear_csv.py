@@ -14,6 +14,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from neat_hull.errors import InputError, InputErrors
+from neat_hull.files.tables import Unclear, number_in, rows_of
 from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model import upcast
 from neat_hull.model.base import input_errors
@@ -57,6 +58,9 @@ class BadRow:
     why: str
 
 
+_MARKED = ("=", "+", "-", "@", "\t", "\n", "'")  # what a spreadsheet would run, and our own mark
+
+
 @dataclass(frozen=True)
 class _Read:
     """A column of a table: what it is, None for one of the user's own, and its unit in SI."""
@@ -68,7 +72,7 @@ class _Read:
 def write_gear(things: Iterable[Thing], columns: Sequence[Column]) -> str:
     """A table of things in SI; cells that a spreadsheet would run are made plain text."""
     out = io.StringIO()
-    writer = csv.writer(out, lineterminator="\n")
+    writer = csv.writer(out, lineterminator="\r\n")  # RFC 4180; else a CR goes out unquoted
     writer.writerow([column.header for column in columns])
     for thing in things:
         row = thing.model_dump()
@@ -78,13 +82,8 @@ def write_gear(things: Iterable[Thing], columns: Sequence[Column]) -> str:
 
 def read_gear(text: str, columns: Sequence[Column]) -> tuple[list[GearRow], list[BadRow]]:
     """Rows that are things, and lines that are not. Raises InputErrors for a useless header."""
-    text = text.removeprefix("\ufeff")
-    head = text.split("\n", 1)[0]
-    rows = list(csv.reader(io.StringIO(text), delimiter=max(",;\t", key=head.count)))
-    if not rows:
-        raise InputErrors([InputError("line 1", "", "the file is empty")])
-    if len(rows) > MOST_ROWS:
-        raise InputErrors([InputError("", len(rows), f"has more than {MOST_ROWS} lines")])
+    rows = rows_of(text, MOST_ROWS)
+    head = ",".join(rows[0])
     header = [_column(cell, columns) for cell in rows[0]]
     paths = {one.column.path for one in header if one.column is not None}
     if ("name",) not in paths:
@@ -121,8 +120,8 @@ def _cell(column: Column, row: dict[str, Any]) -> str:
     if isinstance(value, list):
         return "; ".join(value)
     text = str(value)
-    # As text, not as a formula: the mark is taken off again when read back.
-    return f"'{text}" if text[:1] in ("=", "+", "-", "@", "\t", "\r", "'") else text
+    # As text, not as a formula, and with its spaces: the mark is taken off again when read back.
+    return f"'{text}" if text != text.strip() or text[:1] in _MARKED else text
 
 
 def _column(cell: str, columns: Sequence[Column]) -> _Read:
@@ -146,7 +145,9 @@ def _thing(header: list[_Read], row: list[str], first_version: bool) -> Thing:
         if column is None or not cell:
             continue
         try:
-            cells.append((column, _value(column, one.factor, cell)))
+            cells.append((column, _value(column, one.factor, raw if cell[0] == "'" else cell)))
+        except Unclear as error:
+            wrong.append(InputError(column.name, cell, str(error)))
         except ValueError:
             wrong.append(InputError(column.name, cell, f"{cell[:20]!r} cannot be read"))
     if wrong:
@@ -193,7 +194,7 @@ def _value(column: Column, factor: float, cell: str) -> Any:
     if column.cells == "list":
         return [part.strip() for part in cell.split(";") if part.strip()]
     if column.cells == "text":
-        return cell[1:] if cell[:1] == "'" else cell
+        return cell.lstrip()[1:] if cell.lstrip()[:1] == "'" else cell
     if column.cells == "count":
         return int(cell)
-    return float(cell.replace(",", ".")) * factor
+    return number_in(cell) * factor

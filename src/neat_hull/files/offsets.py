@@ -4,11 +4,12 @@ The header names columns x, y and z with their unit: `x_m`, `y_cm`, `z_in`. Rows
 station, in the order they stand.
 """
 
-import csv
-import io
+from pydantic import ValidationError
 
 from neat_hull.errors import InputError, InputErrors
+from neat_hull.files.tables import Unclear, number_in, rows_of
 from neat_hull.files.units import LENGTH_M
+from neat_hull.model.base import input_errors
 from neat_hull.model.boat import OffsetStation
 
 MOST_ROWS = 20_000
@@ -17,11 +18,7 @@ _MOST_ERRORS = 20
 
 def read_offsets(text: str) -> list[OffsetStation]:
     """Parse a table of offsets. Raises InputErrors, each naming its line."""
-    rows = list(csv.reader(io.StringIO(text.removeprefix("\ufeff")), delimiter=_delimiter(text)))
-    if not rows:
-        raise InputErrors([InputError("line 1", "", "the file is empty")])
-    if len(rows) > MOST_ROWS:
-        raise InputErrors([InputError("", len(rows), f"has more than {MOST_ROWS} lines")])
+    rows = rows_of(text, MOST_ROWS)
     columns = _columns(rows[0])
     wrong: list[InputError] = []
     stations: dict[float, list[tuple[float, float]]] = {}
@@ -38,12 +35,16 @@ def read_offsets(text: str) -> list[OffsetStation]:
         raise InputErrors(wrong[:_MOST_ERRORS])
     if not stations:
         raise InputErrors([InputError("line 2", "", "there are no points under the header")])
-    return [OffsetStation(x_m=x, points_m=points) for x, points in sorted(stations.items())]
+    return [_station(x, points) for x, points in sorted(stations.items())]
 
 
-def _delimiter(text: str) -> str:
-    head = text.split("\n", 1)[0]
-    return max(",;\t", key=head.count)
+def _station(x_m: float, points: list[tuple[float, float]]) -> OffsetStation:
+    try:
+        return OffsetStation(x_m=x_m, points_m=points)
+    except ValidationError as error:
+        why = "; ".join(one.why for one in input_errors(error.errors()).errors[:1])
+        where = f"the station at {x_m:g} m"
+        raise InputErrors([InputError(where, len(points), why)]) from error
 
 
 def _columns(header: list[str]) -> dict[str, tuple[int, float]]:
@@ -72,7 +73,9 @@ def _columns(header: list[str]) -> dict[str, tuple[int, float]]:
 def _value(row: list[str], place: int, metres: float, line: str, axis: str) -> float:
     cell = row[place].strip() if place < len(row) else ""
     try:
-        value = float(cell.replace(",", "."))
+        value = number_in(cell)
+    except Unclear as error:
+        raise InputError(line, cell, f"{axis}: {error}") from error
     except ValueError:
         raise InputError(line, cell, f"{axis} is {cell[:20]!r}, which is no number") from None
     if not abs(value) < 1e6:

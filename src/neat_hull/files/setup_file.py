@@ -11,6 +11,7 @@ from typing import Any, Final, Literal
 from pydantic import Field, ValidationError
 
 from neat_hull.errors import InputError, InputErrors
+from neat_hull.files.json_text import Doubtful, read_json
 from neat_hull.model import upcast
 from neat_hull.model.base import input_errors
 from neat_hull.model.boat import Boat
@@ -148,7 +149,9 @@ def _raw(data: bytes) -> dict[str, Any] | None:
     Tells a newer file from a broken one, before its unknown fields are complained of.
     """
     try:
-        raw = json.loads(data)
+        raw = read_json(data.decode("utf-8-sig"), controls=True)
+    except Doubtful as doubt:
+        raise InputErrors([InputError("", None, str(doubt))]) from doubt
     except (ValueError, RecursionError):
         return None  # the reader of the whole says where
     if not isinstance(raw, dict):

@@ -52,7 +52,8 @@ def input_errors(errors: Iterable[Mapping[str, Any]], skip: int = 0) -> InputErr
 
 
 def _one(error: Mapping[str, Any], skip: int) -> InputError:
-    path = dotted(error["loc"][skip:])
+    # Where a body cannot be read at all, no field of it is to blame.
+    path = "" if error["type"] == "json_invalid" else dotted(error["loc"][skip:])
     return InputError(path, error.get("input"), _why(error))
 
 
