@@ -8,6 +8,7 @@ NeatHullError
 ├── NotFoundError   (also LookupError)  no such setup, boat or thing        404
 ├── ConflictError                       the setup changed meanwhile         409
 ├── OvertakenError                      others changed the same fields      409
+├── BusyError                           too many long questions wait        503
 ├── FeedError       (also OSError)      an instrument cannot be reached     503
 └── StoreError      (also OSError)      the data file cannot be used        500, exit 2
 
@@ -101,6 +102,10 @@ class OvertakenError(NeatHullError):
     def __reduce__(self) -> tuple[Any, ...]:
         """As of `InputErrors`."""
         return type(self), (self.errors,)
+
+
+class BusyError(NeatHullError):
+    """As many long questions wait as can; another is turned away."""
 
 
 class FeedError(NeatHullError, OSError):

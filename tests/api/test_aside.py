@@ -3,6 +3,7 @@
 import json
 import os
 import threading
+import urllib.error
 import urllib.request
 from collections.abc import Iterator
 from pathlib import Path
@@ -10,8 +11,8 @@ from pathlib import Path
 import pytest
 from tests.servers import ServerThread
 
-from neat_hull.api.aside import Aside, only
-from neat_hull.errors import InputError
+from neat_hull.api.aside import MOST_WAITING, Aside, only
+from neat_hull.errors import BusyError, InputError
 
 
 def counted(to: int) -> Iterator[int]:
@@ -113,3 +114,67 @@ def test_a_drag_is_answered_while_everything_is_being_arranged(tmp_path: Path) -
         assert ended.is_set()
     finally:
         server.stop()
+
+
+def test_as_many_wait_as_may_and_more_are_turned_away(aside: Aside) -> None:
+    """The one that is looked into is stopped at the end; those that waited are then answered."""
+    first = aside.answers(endless)
+    next(first)
+    answered: list[int] = []
+    waiting = [
+        threading.Thread(target=lambda: answered.append(only(aside.answers(whose))))
+        for _ in range(MOST_WAITING)
+    ]
+    for one in waiting:
+        one.start()
+    turned_away, words = threading.Event(), list[str]()
+
+    def ask() -> None:  # until all of them wait, one more is one of them
+        while not turned_away.is_set():
+            try:
+                only(aside.answers(whose))
+            except BusyError as busy:
+                words.append(str(busy))
+                turned_away.set()
+
+    asking = threading.Thread(target=ask)
+    asking.start()
+    assert turned_away.wait(60)
+    assert "ask again" in words[0]
+    first.close()
+    for one in [*waiting, asking]:
+        one.join(120)
+    assert len(answered) == MOST_WAITING
+    assert only(aside.answers(whose)) in answered
+
+
+def test_forty_five_questions_hold_up_no_save(tmp_path: Path) -> None:
+    server = ServerThread(tmp_path / "boats.sqlite")
+    statuses: list[int] = []
+
+    def ask() -> None:
+        try:
+            statuses.append(post(f"{server.url}/api/v1/setups/1/advice", {}))
+        except urllib.error.HTTPError as error:
+            statuses.append(error.code)
+
+    askers = [threading.Thread(target=ask) for _ in range(45)]
+    for one in askers:
+        one.start()
+    for n in range(10):  # saves go on among them
+        edit = {"what": "thing", "id": 9, "fields": {"mass_kg": 1.0 + n}}
+        assert post(f"{server.url}/api/v1/setups/1", {"edits": [edit]}, "PATCH") == 200
+    for one in askers:
+        one.join(300)
+    server.stop()
+    assert set(statuses) == {200, 503}
+    assert statuses.count(200) >= MOST_WAITING
+
+
+def post(url: str, body: object, method: str = "POST") -> int:
+    asked = urllib.request.Request(
+        url, json.dumps(body).encode(), {"content-type": "application/json"}, method=method
+    )
+    with urllib.request.urlopen(asked, timeout=300) as answer:
+        answer.read()
+        return int(answer.status)

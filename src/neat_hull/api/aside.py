@@ -1,24 +1,26 @@
 """Long questions put to a process of their own, so that they never hold up a drag.
 
-One question at a time; the others wait their turn. Whoever hangs up ends theirs: the process is
+One question at a time; a few others wait their turn, and more are turned away in words, for each
+that waits holds a thread that saves and previews need. Whoever hangs up ends theirs: the process is
 then stopped, and a new one is started for the next.
 """
 
 import os
 import signal
 import threading
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Generator, Iterator
 from multiprocessing import get_context
 from multiprocessing.connection import Connection
 from multiprocessing.process import BaseProcess
 from typing import Any, ParamSpec, TypeVar
 
-from neat_hull.errors import NeatHullError
+from neat_hull.errors import BusyError, NeatHullError
 
 P = ParamSpec("P")
 T = TypeVar("T")
 
 _NICE = 7  # behind whatever a person waits for
+MOST_WAITING = 6  # behind the one that is looked into
 _SPAWN = get_context("spawn")  # a fork would copy the server's threads' locks as they stand
 
 
@@ -27,16 +29,30 @@ class Aside:
 
     def __init__(self) -> None:
         self._turn = threading.Lock()
+        self._seats = threading.BoundedSemaphore(MOST_WAITING + 1)
         self._process: BaseProcess | None = None
         self._pipe: Connection | None = None
 
     def answers(
         self, question: Callable[P, Iterator[T]], *args: P.args, **kwargs: P.kwargs
-    ) -> Iterator[T]:
+    ) -> Generator[T, None, None]:
         """What a generator function yields over there, one by one. Its errors are raised here.
 
-        The function goes by its name and its arguments are copied; closing this ends it.
+        The function goes by its name and its arguments are copied; closing this ends it. Raises
+        BusyError where too many wait already.
         """
+        if not self._seats.acquire(blocking=False):
+            raise BusyError(
+                f"{MOST_WAITING} long questions wait before yours; ask again in a moment"
+            )
+        try:
+            yield from self._answered(question, args, kwargs)
+        finally:
+            self._seats.release()
+
+    def _answered(
+        self, question: Callable[..., Iterator[T]], args: object, kwargs: object
+    ) -> Iterator[T]:
         with self._turn:
             pipe = self._ready()
             ended = False

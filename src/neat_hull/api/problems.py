@@ -10,6 +10,7 @@ from pydantic import BaseModel
 from starlette.exceptions import HTTPException
 
 from neat_hull.errors import (
+    BusyError,
     ConflictError,
     DoesNotFloat,
     FeedError,
@@ -32,6 +33,7 @@ STATUS: dict[type[NeatHullError], tuple[int, str]] = {
     NotFoundError: (404, "Not here"),
     ConflictError: (409, "The setup changed meanwhile"),
     OvertakenError: (409, "Changed elsewhere meanwhile"),
+    BusyError: (503, "Too many long questions at once"),
     FeedError: (503, "The instrument cannot be reached"),
     StoreError: (500, "The data file cannot be used"),
 }

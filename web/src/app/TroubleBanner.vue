@@ -2,6 +2,7 @@
 /** What could not be kept, and the way back: nothing is lost without a word. */
 import { computed } from 'vue'
 import { fieldWords } from '@/kit/words'
+import type { Held } from '@/setup/outbox'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
@@ -12,6 +13,10 @@ const where = (setup_id: number): string =>
   setup_id === store.kept?.setup_id
     ? ''
     : ` in ${store.names.find((one) => one.setup_id === setup_id)?.name ?? 'another setup'}`
+const now = (one: Held): string => {
+  const fields = one.overtaken!.map(({ field, why }) => `${fieldWords(field)} ${why}`)
+  return fields.length ? `: ${fields.join(', ')}` : ''
+}
 const lost = computed(() =>
   waiting.value.length
     ? 'The server cannot be reached. What you changed is kept here, and sent when it is back:'
@@ -51,10 +56,7 @@ const refusal = computed(() => {
       >
       <ul class="wide" data-testid="overtaken">
         <li v-for="one in overtaken" :key="one.key">
-          <span
-            >{{ one.label }}{{ where(one.setup_id)
-            }}{{ one.overtaken ? ` (${one.overtaken})` : '' }}</span
-          >
+          <span>{{ one.label }}{{ where(one.setup_id) }}{{ now(one) }}</span>
           <el-button
             size="small"
             type="primary"

@@ -17,8 +17,8 @@ export interface Held {
   setup_id: number
   label: string
   call: Call
-  /** set where somebody else changed the same meanwhile: what it is now */
-  overtaken?: string
+  /** set where somebody else changed the same meanwhile: the fields, and what they are now */
+  overtaken?: { field: string; why: string }[]
 }
 
 export interface Outcome {
@@ -97,9 +97,9 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
           if (!(error instanceof Refusal)) throw error
           lost(false)
           if (error.problem.status === 409) {
-            const told = error.problem.fields.map((one) => `${one.field} ${one.why}`).join('; ')
+            const { fields } = error.problem
             entries.value = entries.value.map((one) =>
-              one.key === next.key ? { ...one, overtaken: told } : one,
+              one.key === next.key ? { ...one, overtaken: fields } : one,
             )
             overtaken(next)
             answer(next.key, false)
