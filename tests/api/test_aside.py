@@ -70,7 +70,7 @@ def test_who_hangs_up_ends_it_and_the_next_is_answered(aside: Aside) -> None:
     there = only(aside.answers(whose))
     asked = aside.answers(endless)
     assert next(asked) == 0
-    asked.close()  # type: ignore[attr-defined]  # a generator
+    asked.close()
     assert only(aside.answers(whose)) != there
 
 
