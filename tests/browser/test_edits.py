@@ -195,6 +195,7 @@ def test_the_same_field_changed_by_two_is_told_and_mine_can_be_put_over_it(
     gear.get_by_test_id("banner-mine").click()
     expect(cell).to_have_value("5.50")
     expect(gear.get_by_test_id("banner")).to_have_count(0)
+    saved(gear)
     thing = kept(gear, server)["things"][str(CRATE)]
     assert (thing["name"], thing["mass_kg"]) == ("Box", 5.5)
 
@@ -209,3 +210,15 @@ def test_undo_leaves_what_is_typed_in_a_form(bench: Page, server: Server) -> Non
     bench.get_by_test_id("undo").click()
     expect(bench.get_by_test_id("undo")).to_be_disabled()
     expect(bench.get_by_test_id("length_m")).to_have_value(re.compile(r"^370"))
+
+
+def test_a_save_that_is_refused_leaves_what_was_typed(bench: Page, server: Server) -> None:
+    slow(bench, 400, "[data-aboard]")
+    bench.get_by_role("navigation", name="Screens").get_by_text("Boat", exact=True).click()
+    for field, text in (("hull_mass_kg", "399"), ("depth_m", "14")):
+        bench.get_by_test_id(field).fill(text)
+        bench.get_by_test_id(field).press("Tab")
+    bench.get_by_test_id("save-boat").click()
+    expect(bench.get_by_test_id("banner")).to_contain_text("does not float")
+    expect(bench.get_by_test_id("hull_mass_kg")).to_have_value(re.compile("^399"))
+    assert kept(bench, server)["boat"]["hull_mass_kg"] == 33.5

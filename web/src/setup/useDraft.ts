@@ -1,6 +1,7 @@
 /**
  * Something that is typed at and saved as a whole. When it changes underneath, by a save, an undo or
- * another tab, what was typed is laid over the newest; only another owner's is taken as it is.
+ * another tab, what was typed is laid over the newest; only another owner's is taken as it is. The
+ * source is what the server has confirmed: a save that is refused leaves what was typed.
  */
 import { computed, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
 import { merged, patchOf, type Patch } from './patch'
@@ -12,8 +13,9 @@ export function useDraft<T extends object>(
 ) {
   const draft = ref(null) as Ref<T | null>
   const base = shallowRef<T | null>(null)
+  /** A copy; it reads every field, so that what hangs on it hears of each. */
   const plain = (): T | null =>
-    draft.value ? (JSON.parse(JSON.stringify(toRaw(draft.value))) as T) : null
+    draft.value ? (JSON.parse(JSON.stringify(draft.value)) as T) : null
   const patch = (): Patch | null => {
     const now = plain()
     return base.value && now ? patchOf(base.value, now) : null

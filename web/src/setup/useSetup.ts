@@ -289,6 +289,7 @@ export const useSetup = defineStore('setup', () => {
 
   return {
     names,
+    confirmed,
     kept,
     tried,
     triedPlaces,

@@ -33,8 +33,8 @@ const {
   plain,
   reset,
 } = useDraft<DemandNumbers>(
-  () => store.kept?.setup.demands,
-  () => store.kept?.setup_id,
+  () => store.confirmed?.setup.demands,
+  () => store.confirmed?.setup_id,
 )
 
 let last = '' // what was asked: numbers that came with the setup are not asked for twice

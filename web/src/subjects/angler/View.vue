@@ -24,12 +24,12 @@ import { useSetup } from '@/setup/useSetup'
 const store = useSetup()
 const look = useLook()
 const who = useDraft<Angler>(
-  () => store.kept?.setup.angler,
-  () => store.kept?.setup_id,
+  () => store.confirmed?.setup.angler,
+  () => store.confirmed?.setup_id,
 )
 const sits = useDraft<SeatPlace>(
-  () => store.kept?.setup.seat,
-  () => store.kept?.setup_id,
+  () => store.confirmed?.setup.seat,
+  () => store.confirmed?.setup_id,
 )
 const [angler, seat] = [who.draft, sits.draft]
 const changed = computed(() => who.changed.value || sits.changed.value)

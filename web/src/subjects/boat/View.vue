@@ -28,8 +28,8 @@ import { useSetup } from '@/setup/useSetup'
 const store = useSetup()
 const look = useLook()
 const { draft, base, changed, plain, reset } = useDraft<Boat>(
-  () => store.kept?.setup.boat,
-  () => store.kept?.setup_id,
+  () => store.confirmed?.setup.boat,
+  () => store.confirmed?.setup_id,
 )
 const tab = ref<'measures' | 'fittings' | 'tests'>('measures')
 const active = ref<string>('length_m')
