@@ -23,17 +23,11 @@ def open_store(path: Path) -> None:
 
     Raises StoreError, leaving the file as it was, if it is not ours, damaged, newer or unwritable.
     """
-    try:
+    with _in_words(path, path):
         path.parent.mkdir(parents=True, exist_ok=True)
         with closing(_raw(path)) as db:
             _require_ours(db, path)
             _migrate(db, path)
-    except sqlite3.DatabaseError as error:
-        raise StoreError(f"{path}: {_plain(error)}") from error
-    except OSError as error:
-        if isinstance(error, StoreError):
-            raise
-        raise StoreError(f"{path}: cannot be used: {error.strerror}") from error
 
 
 def copy_store(path: Path, to: Path) -> None:
@@ -41,23 +35,16 @@ def copy_store(path: Path, to: Path) -> None:
 
     Raises StoreError if it is not ours or damaged, or the copy cannot be written or is there.
     """
-    try:
-        with closing(_raw(path, "?mode=ro")) as db:
-            _require_ours(db, path)
-            to.open("xb").close()
-            try:
-                _copied(db, to)
-            except BaseException:
-                to.unlink()
-                raise
-    except FileExistsError as error:
-        raise StoreError(f"{to}: is there already; choose another name") from error
-    except sqlite3.DatabaseError as error:
-        raise StoreError(f"{path}: {_plain(error)}") from error
-    except OSError as error:
-        if isinstance(error, StoreError):
+    with _in_words(path, to), closing(_raw(path, "?mode=ro")) as db:
+        _require_ours(db, path)
+        if to.exists():
+            raise StoreError(f"{to}: is there already; choose another name")
+        to.open("xb").close()
+        try:
+            _copied(db, to)
+        except BaseException:
+            to.unlink()
             raise
-        raise StoreError(f"{to}: cannot be written: {error.strerror}") from error
 
 
 def restore_store(copy: Path, path: Path) -> Path | None:
@@ -65,23 +52,33 @@ def restore_store(copy: Path, path: Path) -> Path | None:
 
     Raises StoreError, with nothing changed, if the copy is not ours, damaged, empty or newer.
     """
-    try:
-        with closing(_raw(copy, "?mode=ro")) as source:
-            _require_ours(source, copy)
-            if _require_known(source, copy) == 0:
-                raise StoreError(f"{copy}: is empty; nothing was put in its place")
-            before = _beside(path, "before-restore") if path.exists() else None
-            if before is not None:
-                copy_store(path, before)
-            with closing(_raw(path)) as db:
-                seen = db.execute("SELECT ticks FROM clock").fetchone()[0] if before else 0
-                source.backup(db)
-                # Whoever has the file open knows by its clock that it is another one now.
-                db.execute("UPDATE clock SET ticks = max(ticks, ?) + 1", [seen])
-    except sqlite3.DatabaseError as error:
-        raise StoreError(f"{copy}: {_plain(error)}") from error
+    with _in_words(copy, path), closing(_raw(copy, "?mode=ro")) as source:
+        _require_ours(source, copy)
+        if _require_known(source, copy) == 0:
+            raise StoreError(f"{copy}: is empty; nothing was put in its place")
+        before = _beside(path, "before-restore") if path.exists() else None
+        if before is not None:
+            copy_store(path, before)
+        with closing(_raw(path)) as db:
+            seen = db.execute("SELECT ticks FROM clock").fetchone()[0] if before else 0
+            source.backup(db)
+            # Whoever has the file open knows by its clock that it is another one now.
+            db.execute("UPDATE clock SET ticks = max(ticks, ?) + 1", [seen])
     open_store(path)
     return before
+
+
+@contextmanager
+def _in_words(path: Path, to: Path) -> Iterator[None]:
+    """What is wrong with a file that is read, or cannot be written, as a StoreError."""
+    try:
+        yield
+    except sqlite3.DatabaseError as error:
+        raise StoreError(f"{path}: {_plain(error)}") from error
+    except OSError as error:
+        if isinstance(error, StoreError):
+            raise
+        raise StoreError(f"{to}: cannot be used: {error.strerror}") from error
 
 
 def connect(path: Path) -> sqlite3.Connection:
