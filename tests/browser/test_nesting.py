@@ -53,6 +53,7 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
     field.fill("90")
     field.press("Enter")
     expect(field).to_have_value("138.5")  # the track ends 2.05 + 0.225 m from the stern
+    expect(undone(bench)).to_have_attribute("title", "Undo: Move Rod holder, port")
     moved = drawn(bench, ROD).bounding_box()
     assert moved is not None
     assert rod["x"] - moved["x"] > 40  # and its rod went along
