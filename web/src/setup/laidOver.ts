@@ -12,25 +12,30 @@ export function laidOver(state: SetupState, held: readonly Held[]): SetupState {
 
 function edited(setup: SetupState['setup'], edit: Edit): SetupState['setup'] {
   const fields = edit.fields as Fields | null
-  const id = String(edit.id)
   if (edit.what === 'place') {
-    const places = { ...setup.places } as Record<string, Place>
-    if (!fields) takeOff(places, id)
-    else places[id] = places[id] ? merged(places[id], fields) : (fields as unknown as Place)
-    return { ...setup, places }
+    const places = placesById(setup)
+    const [key, now] = [Number(edit.id), places.get(Number(edit.id))]
+    if (!fields) takeOff(places, key)
+    else places.set(key, now ? merged(now, fields) : (fields as unknown as Place))
+    return { ...setup, places: Object.fromEntries(places) }
   }
   if (!fields) return setup
   if (edit.what === 'thing') {
-    const thing = (setup.things as Record<string, Thing>)[id]
-    return thing ? { ...setup, things: { ...setup.things, [id]: merged(thing, fields) } } : setup
+    const thing = (setup.things as Record<string, Thing>)[String(edit.id)]
+    return thing
+      ? { ...setup, things: { ...setup.things, [String(edit.id)]: merged(thing, fields) } }
+      : setup
   }
   if (edit.what === 'setup') return merged(setup, fields)
   return { ...setup, [edit.what]: merged(setup[edit.what], fields) }
 }
 
+export const placesById = (setup: SetupState['setup'] | undefined): Map<number, Place> =>
+  new Map(Object.entries(setup?.places ?? {}).map(([id, place]) => [Number(id), place]))
+
 /** Ashore goes a thing with all that stands on it. */
-function takeOff(places: Record<string, Place>, id: string): void {
-  delete places[id]
-  for (const [held, place] of Object.entries(places))
-    if (place.on?.kind === 'thing' && String(place.on.thing) === id) takeOff(places, held)
+export function takeOff(all: Map<number, Place>, id: number): void {
+  all.delete(id)
+  for (const [held, place] of all)
+    if (place.on?.kind === 'thing' && place.on.thing === id) takeOff(all, held)
 }

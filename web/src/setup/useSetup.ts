@@ -22,7 +22,7 @@ import {
 import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { changesOf } from './changing'
-import { laidOver } from './laidOver'
+import { laidOver, placesById, takeOff } from './laidOver'
 import { settleAll } from './unsaved'
 import { useOutbox, type Call, type Held } from './outbox'
 
@@ -59,21 +59,13 @@ export const useSetup = defineStore('setup', () => {
   const before = computed(() => (tried.value ? (kept.value?.figures ?? null) : null))
   const things = computed<Record<string, Thing>>(() => kept.value?.setup.things ?? {})
   const places = computed<Map<number, Place>>(() => {
-    const all = new Map<number, Place>(
-      Object.entries(kept.value?.setup.places ?? {}).map(([id, place]) => [Number(id), place]),
-    )
+    const all = placesById(kept.value?.setup)
     for (const [id, place] of triedPlaces.value) {
       if (place) all.set(id, place)
       else takeOff(all, id)
     }
     return all
   })
-  /** Ashore goes a thing with all that stands on it. */
-  function takeOff(all: Map<number, Place>, id: number): void {
-    all.delete(id)
-    for (const [held, place] of all)
-      if (place.on?.kind === 'thing' && place.on.thing === id) takeOff(all, held)
-  }
   const ashore = computed(() =>
     Object.keys(things.value)
       .map(Number)
