@@ -1,6 +1,7 @@
 """Running the server: the socket first, so that a busy port is one line and not a traceback."""
 
 import errno
+import gc
 import socket
 import threading
 from collections.abc import Iterator
@@ -95,6 +96,8 @@ def _warm() -> None:
     """Load what the first questions need, and start the process for long ones, behind the start."""
     _ = scipy.optimize.brentq, scipy.interpolate.PchipInterpolator
     ASIDE.warm()
+    # What is loaded by now stays: looking through it for rubbish would hold up a drag by 50 ms.
+    gc.freeze()
 
 
 def fill_with_demo(data: Path) -> None:

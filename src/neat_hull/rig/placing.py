@@ -96,6 +96,10 @@ class Placing:
             self._stands[thing_id] = self._resolve(thing_id)
         return self._stands[thing_id]
 
+    def hangs_as(self, other: "Placing") -> bool:
+        """Whether what holds what is known to be the same as there."""
+        return self._holder is other._holder
+
     def holder(self, thing_id: int) -> int | None:
         """The thing that another stands on or in; None on the boat itself, or when that is gone."""
         return self._holder.get(thing_id)

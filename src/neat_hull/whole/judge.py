@@ -40,9 +40,13 @@ def _judged(ev: Evaluated) -> list[_Judged]:
     told = [] if ev.before is None else ev.before.once(_judged)
     before = {one.finding.key: one for one in told}
     accepted = {one.key: one for one in ev.setup.judging.accepted}
+    stood = _told_again(ev, told)
     judged = []
     for _, rule in registry.rules():
         for one in rule.check(ev):
+            if id(one) in stood:
+                judged.append(stood[id(one)])
+                continue
             key = _key(rule, one)
             now = *_place(ev, one), accepted.get(key)
             was = before.get(key)
@@ -52,6 +56,15 @@ def _judged(ev: Evaluated) -> list[_Judged]:
             else:
                 judged.append(_Judged(one, *now, _finding(rule, key, one, *now)))
     return judged
+
+
+def _told_again(ev: Evaluated, told: list[_Judged]) -> dict[int, _Judged]:
+    """Findings by what they were made of, that come to the same wherever a rule tells it again:
+    of things that stand as they did, with nothing else accepted than before."""
+    if ev.before is None or ev.before.setup.judging.accepted != ev.setup.judging.accepted:
+        return {}
+    same = ev.rigged.placing.same
+    return {id(one.found): one for one in told if one.found.thing_id in same}
 
 
 def _key(rule: Rule, one: Found) -> str:

@@ -87,6 +87,7 @@ function why(target: Target): string {
     <p v-if="aboard.steps.length" class="wide">First {{ aboard.steps.join(', then ') }}.</p>
     <label>Put on</label>
     <select
+      v-memo="[here, known, targets]"
       class="on"
       aria-label="What it is placed on"
       data-testid="put-on"

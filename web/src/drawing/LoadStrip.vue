@@ -24,14 +24,17 @@ const density = computed(() => {
   const px = (foot - top) / (most + deepest)
   return { bars, px, base: top + most * px, lift: strip, most }
 })
-const bars = computed(
-  () =>
-    density.value?.bars.map((bar) => ({
-      x: toX(props.sheet, bar.fwd),
-      width: toX(props.sheet, bar.aft) - toX(props.sheet, bar.fwd) - 1.5,
-      height: bar.kg_per_m * density.value!.px,
-    })) ?? [],
-)
+// One line for all of them: they are redrawn together, at every step of a drag.
+const bars = computed(() => {
+  const d = density.value
+  if (!d) return ''
+  const bar = (one: { aft: number; fwd: number; kg_per_m: number }) => {
+    const [left, right] = [toX(props.sheet, one.fwd), toX(props.sheet, one.aft) - 1.5]
+    const top = d.base - one.kg_per_m * d.px
+    return path([[left, d.base], [left, top], [right, top], [right, d.base]], true)
+  }
+  return d.bars.map(bar).join(' ')
+})
 const lift = computed(() => {
   const d = density.value
   if (!d) return ''
@@ -68,15 +71,7 @@ const per = computed(() => (props.units === 'metric' ? '10 cm' : 'foot'))
       >
     </text>
     <template v-if="density && acts">
-      <rect
-        v-for="(bar, i) in bars"
-        :key="i"
-        class="bar"
-        :x="bar.x"
-        :y="density.base - bar.height"
-        :width="bar.width"
-        :height="bar.height"
-      />
+      <path class="bar" :d="bars" />
       <path class="lift" :d="lift" />
       <line
         class="weight-line"

@@ -74,6 +74,12 @@ class Lattice:
         return np.concatenate((weight, weight * self.x_m, weight * self.x_m**2))
 
     @cached_property
+    def signs(self) -> Array:
+        """(e, g): 1 where an edge adds to a group, -1 where it takes away, 0 for other groups."""
+        signs: Array = np.sign(self.weight_m)
+        return signs
+
+    @cached_property
     def volume_m3(self) -> Array:
         """(g,) m³: volume of each group."""
         volume: Array = (

@@ -79,6 +79,10 @@ class FloatingHull:
             if len(self._turned) < _KEPT and (len(heel_rad) > 1 or not heel_rad.any()):
                 self._turned[key] = turned
 
+    def upright(self) -> Planes:
+        """The sections seen upright, where every search begins."""
+        return self._table(b"upright", self.lattice, np.zeros(1)).planes()
+
     def upright_waterplane(self) -> Planes:
         """The finer cut of `waterplanes`, seen upright."""
         return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes()

@@ -8,9 +8,10 @@ import numpy as np
 
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.shape import Hull
-from neat_hull.physics.water.balance import rest_at_heels, rest_free
 from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.held import rest_at_heels
 from neat_hull.physics.water.immersion import section_m2
+from neat_hull.physics.water.let_go import rest_free
 from neat_hull.physics.water.loads import Loads
 
 _EDGE_SCAN_DEG = 1.0  # a first look for the deck edge; then halved down to _EDGE_EXACT_DEG

@@ -206,8 +206,7 @@ def section_m2(
     """x (n,) m of the sections and (n,) m² immersed in each by one water plane."""
     x_m, place = lattice.sections
     _, under, _, run = _cut(lattice, heel_rad, h_m, tau)
-    signed = np.sign(lattice.weight_m) @ counted[0]
-    each = -0.25 * run * under.sum(axis=0) * signed
+    each = -0.25 * run * (under[0] + under[1]) * (lattice.signs @ counted[0])
     area: Array = np.bincount(place, weights=each, minlength=len(x_m)).astype(float)
     return x_m, area
 

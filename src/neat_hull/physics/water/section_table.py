@@ -21,10 +21,11 @@ from neat_hull.physics.water.immersion import Immersion, Sideways
 class SectionTable:
     """The rings of a lattice at k heels, gathered into r sections of one x and one group each.
 
-    Of the i intervals above the heights level_m (i, k, r), all weighted along x, a column each:
-    lift (5, k·r·i) holds the foot, two coefficients of the chord by rising power of the height
-    above it, and the area and ∫e below it; aside (8, k·r·i) three coefficients of the chord's first
-    moment, four of its second, and ∫s below.
+    Of the i intervals above the heights level_m (i, k, r), all weighted along x, a row each, since
+    a plane asks for one interval of each section and all that is known of it: lift (k·r·i, 5) holds
+    the foot, two coefficients of the chord by rising power of the height above it, and the area and
+    ∫e below it; aside (k·r·i, 8) three coefficients of the chord's first moment, four of its
+    second, and ∫s below.
     """
 
     x_m: Array
@@ -55,8 +56,8 @@ class SectionTable:
         )
 
     @cached_property
-    def column_before(self) -> NDArray[np.intp]:
-        """(k, r): the column before the first of each section."""
+    def row_before(self) -> NDArray[np.intp]:
+        """(k, r): the row before the first of each section."""
         i, k, r = self.level_m.shape
         before: NDArray[np.intp] = (np.arange(k * r) * i).reshape(k, r) - 1
         return before
@@ -104,10 +105,10 @@ def _tabulated(
     strip_e = level * strip + high_m**2 * (b0 / 2 + high_m * b1 / 3)
     strip_s = high_m * (q0 + high_m * (q1 / 2 + high_m * q2 / 3))
     area, area_e, area_s = (np.cumsum(one, axis=2) - one for one in (strip, strip_e, strip_s))
-    lift = np.stack((level, b0, b1, area, area_e))
-    aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s))
+    lift = np.stack((level, b0, b1, area, area_e), axis=-1)
+    aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s), axis=-1)
     by_height = np.ascontiguousarray(np.moveaxis(level, 2, 0))
-    return by_height, lift.reshape(5, -1), aside.reshape(8, -1)
+    return by_height, lift.reshape(-1, 5), aside.reshape(-1, 8)
 
 
 class TablePlanes:
@@ -123,8 +124,8 @@ class TablePlanes:
         below = (at_m >= table.level_m).view(np.uint8)
         over = below.sum(axis=0, dtype=np.min_scalar_type(len(below)))
         self._counted = counted[:, table.group] * (over > 0)
-        self._at = table.column_before + np.maximum(over, 1)
-        foot, b0, b1, area, area_e = table.lift.take(self._at, axis=1)
+        self._at = table.row_before + np.maximum(over, 1)
+        foot, b0, b1, area, area_e = np.moveaxis(table.lift.take(self._at, axis=0), -1, 0)
         self._t = t = np.maximum(at_m - foot, 0.0)
         strip = t * (b0 + t * (b1 / 2))
         chord = (b0 + t * b1) * self._counted
@@ -142,7 +143,8 @@ class TablePlanes:
     def sideways(self, counted: Array) -> Sideways:
         """As `immersion.TurnedSections.sideways`; `counted` is that of the last planes."""
         t = self._t
-        q0, q1, q2, r0, r1, r2, r3, area_s = self._table.aside.take(self._at, axis=1)
+        parts = self._table.aside.take(self._at, axis=0)
+        q0, q1, q2, r0, r1, r2, r3, area_s = np.moveaxis(parts, -1, 0)
         first = (q0 + t * (q1 + t * q2)) * self._counted
         second = (r0 + t * (r1 + t * (r2 + t * r3))) * self._counted
         wet_s = (area_s + t * (q0 + t * (q1 / 2 + t * q2 / 3))) * self._counted

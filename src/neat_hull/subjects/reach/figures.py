@@ -1,6 +1,9 @@
 """How each thing is come by: the zone, what the boat does meanwhile, what must be done first."""
 
 from dataclasses import dataclass
+from functools import lru_cache
+from math import isfinite
+from typing import NamedTuple
 
 import numpy as np
 
@@ -48,8 +51,7 @@ class Grip:
         return self.way.zone in _LEANS and not self.worn
 
 
-@dataclass(frozen=True)
-class Lean:
+class Lean(NamedTuple):
     """The boat while somebody leans: heel (starboard down), share of its margin, freeboard left.
 
     None where the boat would go over.
@@ -88,9 +90,9 @@ def leans(ev: Evaluated) -> dict[int, Lean]:
     rows = zip(*(column.tolist() for column in _leaned(ev.rigged, rest.curve, shifts)), strict=True)
     return {
         i: Lean(
-            heel if np.isfinite(heel) else None,
-            margin if np.isfinite(margin) else None,
-            over if np.isfinite(heel) else None,
+            heel if isfinite(heel) else None,
+            margin if isfinite(margin) else None,
+            over if isfinite(heel) else None,
         )
         for i, (heel, margin, over) in zip(asked, rows, strict=True)
     }
@@ -131,12 +133,11 @@ def _kept(ev: Evaluated) -> dict[int, Aboard]:
 
 
 def _leaning(row: Aboard, lean: Lean) -> Aboard:
-    same = (
-        row.heels_deg == lean.heels_deg
-        and row.margin_used == lean.margin_used
-        and row.freeboard_m == lean.freeboard_m
+    return (
+        row
+        if lean == (row.heels_deg, row.margin_used, row.freeboard_m)
+        else row.model_copy(update=lean._asdict())
     )
-    return row if same else row.model_copy(update=vars(lean))
 
 
 def _row(ev: Evaluated, row: aboard_rows.Row, over_lids: dict[str, list[str]]) -> Aboard:
@@ -227,6 +228,13 @@ def _to_open(rigged: Rigged, box_id: int) -> list[str]:
     return off + ([f"{_OPENS[box.opens]} {box.name}"] if _OPENS[box.opens] else [])
 
 
+@lru_cache(maxsize=4)
+def _fine(last_rad: float) -> tuple[Array, Array, Array]:
+    """The heels a lean is looked for at, with their sines and cosines."""
+    fine = np.arange(0.0, last_rad + _FINE_RAD, _FINE_RAD)
+    return fine, np.sin(fine), np.cos(fine)
+
+
 def _leaned(rigged: Rigged, curve: RightingCurve, shift_m: Array) -> tuple[Array, Array, Array]:
     """Heel in degrees, share of the margin and freeboard (n,) with the body moved by shift_m.
 
@@ -234,7 +242,7 @@ def _leaned(rigged: Rigged, curve: RightingCurve, shift_m: Array) -> tuple[Array
     y·cos φ against it, and what it is raised by takes z·sin φ from it. NaN where it goes over.
     """
     nothing = np.full(len(shift_m), np.nan)
-    fine = np.arange(0.0, float(curve.heel_rad[-1]) + _FINE_RAD, _FINE_RAD)
+    fine, sin, cos = _fine(float(curve.heel_rad[-1]))
     sunk = ~np.isfinite(curve.gz_m)
     if sunk[:2].any():
         return nothing, nothing, nothing
@@ -245,8 +253,8 @@ def _leaned(rigged: Rigged, curve: RightingCurve, shift_m: Array) -> tuple[Array
     edge = np.interp(fine, curve.heel_rad, np.where(sunk, np.nan, curve.edge_over_m))
     share = rigged.body.mass_kg / rigged.loads.total_kg
     aside = own_y + share * shift_m[:, 1]
-    left = gz - share * shift_m[:, 2:] * np.sin(fine) - np.abs(aside)[:, None] * np.cos(fine)
-    holds = left >= 0
+    lever = np.column_stack((np.abs(aside), share * shift_m[:, 2])) @ np.stack((cos, sin))
+    holds = gz >= lever
     first = np.where(holds.any(axis=1), holds.argmax(axis=1), -1)
     heel = np.where(first >= 0, np.degrees(fine[first]) * -np.sign(aside), np.nan)
     most = float(gz.max())

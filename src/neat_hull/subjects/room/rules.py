@@ -1,6 +1,7 @@
 """Room that the angler needs, and room that things need from each other."""
 
 from collections.abc import Callable, Iterable
+from operator import itemgetter
 
 from neat_hull.model.room import Clash
 from neat_hull.model.said import Said, plain
@@ -17,11 +18,25 @@ def _in(
 ) -> Iterable[Found]:
     """The clashes of some things with some envelopes, as findings; of one thing the deepest."""
     told: set[int] = set()
-    for clash in ev.once(clashes):
-        thing_id, envelope = clash.thing_id, clash.envelope
-        if envelope is not None and thing_id not in told and belongs(envelope) and about(thing_id):
-            told.add(thing_id)
+    for clash in _of(ev, belongs):
+        if clash.thing_id not in told and about(clash.thing_id):
+            told.add(clash.thing_id)
             yield _found(ev, clash, why)
+
+
+def _of(ev: Evaluated, belongs: Callable[[str], bool]) -> Iterable[Clash]:
+    """The clashes with some envelopes, the deepest first."""
+    found = [one for key, some in ev.once(_by_envelope).items() if belongs(key) for one in some]
+    return (clash for _, clash in sorted(found, key=itemgetter(0)))
+
+
+def _by_envelope(ev: Evaluated) -> dict[str, list[tuple[int, Clash]]]:
+    """The clashes with each envelope, with their place among all: the deepest first."""
+    found: dict[str, list[tuple[int, Clash]]] = {}
+    for i, clash in enumerate(ev.once(clashes)):
+        if clash.envelope is not None:
+            found.setdefault(clash.envelope, []).append((i, clash))
+    return found
 
 
 def _found(ev: Evaluated, clash: Clash, why: str) -> Found:
