@@ -31,7 +31,15 @@ const bars = computed(() => {
   const bar = (one: { aft: number; fwd: number; kg_per_m: number }) => {
     const [left, right] = [toX(props.sheet, one.fwd), toX(props.sheet, one.aft) - 1.5]
     const top = d.base - one.kg_per_m * d.px
-    return path([[left, d.base], [left, top], [right, top], [right, d.base]], true)
+    return path(
+      [
+        [left, d.base],
+        [left, top],
+        [right, top],
+        [right, d.base],
+      ],
+      true,
+    )
   }
   return d.bars.map(bar).join(' ')
 })
