@@ -1,17 +1,20 @@
 """Long questions in a process of their own: answers, errors, and who hangs up."""
 
+import http.client
 import json
 import os
 import threading
+import time
 import urllib.error
 import urllib.request
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
+from functools import partial
 from pathlib import Path
 
 import pytest
 from tests.servers import ServerThread
 
-from neat_hull.api.aside import MOST_WAITING, Aside, only
+from neat_hull.api.aside import ASIDE, MOST_WAITING, Aside, only
 from neat_hull.errors import BusyError, InputError
 
 
@@ -28,6 +31,11 @@ def endless() -> Iterator[int]:
     while True:
         yield n
         n += 1
+
+
+def silent() -> Iterator[int]:
+    yield 0
+    threading.Event().wait()
 
 
 def refused() -> Iterator[int]:
@@ -71,6 +79,38 @@ def test_who_hangs_up_ends_it_and_the_next_is_answered(aside: Aside) -> None:
     asked = aside.answers(endless)
     assert next(asked) == 0
     asked.close()
+    assert only(aside.answers(whose)) != there
+
+
+def test_each_in_line_knows_how_many_are_before_it(aside: Aside) -> None:
+    first, second, third = aside.answers(endless), aside.answers(whose), aside.answers(counted, 2)
+    next(first)
+    assert (first.ahead, second.ahead, third.ahead) == (0, 1, 2)
+    second.close()
+    assert third.ahead == 1
+    assert list(second) == []
+    first.close()
+    assert list(third) == [0, 1]
+
+
+def test_a_question_that_is_forgotten_holds_up_nobody(aside: Aside) -> None:
+    forgotten = aside.answers(endless)
+    assert next(forgotten) == 0
+    waiting = aside.answers(counted, 2)
+    del forgotten
+    assert list(waiting) == [0, 1]
+
+
+def test_hanging_up_ends_a_question_that_somebody_reads(aside: Aside) -> None:
+    there = only(aside.answers(whose))
+    asked, told = aside.answers(silent), list[int]()
+    reading = threading.Thread(target=lambda: told.extend(asked))
+    reading.start()
+    while not told:  # it has said that it began, and says no more
+        reading.join(0.01)
+    asked.close()
+    reading.join()
+    assert told == [0]
     assert only(aside.answers(whose)) != there
 
 
@@ -146,6 +186,43 @@ def test_as_many_wait_as_may_and_more_are_turned_away(aside: Aside) -> None:
         one.join(120)
     assert len(answered) == MOST_WAITING
     assert only(aside.answers(whose)) in answered
+
+
+def test_who_hangs_up_leaves_the_line(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.syspath_prepend(str(Path(__file__).parents[2]))
+    ASIDE.close()  # the process has to find the function above
+    server = ServerThread(tmp_path / "boats.sqlite")
+    setup = f"{server.url}/api/v1/setups/1"
+    before = ASIDE.answers(endless)
+    next(before)
+    for kind in ("advice", "arrange"):
+        asking = http.client.HTTPConnection(server.url.removeprefix("http://"))
+        told = {"content-type": "application/json"}
+        asking.request("POST", f"/api/v1/setups/1/{kind}?name={kind}", "{}", told)
+        assert until(partial(standing, setup, kind), {"ahead": 1})
+        asking.close()
+        assert until(partial(standing, setup, kind), None)
+    before.close()
+    assert post(f"{setup}/advice", {}) == 200
+    server.stop()
+
+
+def standing(setup: str, name: str) -> object:
+    """How a question stands; None for one that nobody waits for."""
+    try:
+        with urllib.request.urlopen(f"{setup}/questions/{name}") as answer:
+            return json.load(answer)
+    except urllib.error.HTTPError as error:
+        return None if error.code == 404 else error.code
+
+
+def until(look: Callable[[], object], wanted: object) -> bool:
+    """Look until it is as wanted; a minute is for machines that have much else to do."""
+    end = time.monotonic() + 60
+    while time.monotonic() < end:
+        if look() == wanted:
+            return True
+    return False
 
 
 def test_forty_five_questions_hold_up_no_save(tmp_path: Path) -> None:

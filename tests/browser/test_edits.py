@@ -152,6 +152,21 @@ def test_what_is_changed_offline_is_listed_kept_over_a_reload_and_sent(
     expect(gear.get_by_test_id("banner")).to_have_count(0)
 
 
+def test_what_a_closed_tab_left_is_sent_by_the_next(gear: Page, server: Server) -> None:
+    gear.context.route("**/api/v1/**", lambda route: route.abort())
+    cell = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
+    cell.fill("5.5")
+    cell.press("Tab")
+    expect(gear.get_by_test_id("saved")).to_have_text("not saved")
+    gear.context.unroute("**/api/v1/**")
+    gear.close()
+    other = gear.context.new_page()
+    other.goto(f"{server.url}/gear")
+    until(other, lambda: kept(other, server)["things"][str(CRATE)]["mass_kg"] == 5.5)
+    expect(other.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')).to_have_value("5.50")
+    assert not other.evaluate("Object.keys(localStorage).some((key) => key.includes('unsent'))")
+
+
 def test_a_change_of_one_setup_is_not_made_to_another(bench: Page, server: Server) -> None:
     slow(bench, 900, "[data-aboard]")
     bench.locator(f'[data-aboard="{CRATE}"]').focus()

@@ -4,7 +4,7 @@ import re
 from typing import Any
 
 import pytest
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import Locator, Page, Request, expect
 from tests.servers import Server
 
 PFD, SCREEN = 24, 6
@@ -217,6 +217,20 @@ def test_before_and_after_are_compared(bench: Page, server: Server) -> None:
     expect(table.locator("thead th")).to_have_count(4)
     bench.get_by_test_id("units").click()
     expect(table.locator('[data-figure="Carried"]')).to_contain_text("lb")
+
+
+def test_a_question_that_waits_says_how_many_are_before_it(bench: Page, server: Server) -> None:
+    """The line before it is made here; the words, and hanging up by the next question, are ours."""
+    asked = list[Request]()
+    bench.on("requestfailed", lambda one: asked.append(one))  # noqa: PLW0108 - it wants a function
+    bench.route("**/advice?*", lambda route: None)  # never answered
+    bench.route("**/questions/*", lambda route: route.fulfill(json={"ahead": 2}))
+    bench.get_by_test_id("whole-boat").click()
+    expect(bench.get_by_text("waiting: 2 before this")).to_be_visible()
+    bench.locator('.plan [data-thing="9"]').focus()
+    bench.keyboard.press("ArrowRight")  # what changes the boat drops the question
+    expect(bench.get_by_text("waiting: 2 before this")).to_have_count(0)
+    assert any("/advice?" in one.url for one in asked)
 
 
 def test_the_best_move_for_the_whole_boat(bench: Page, server: Server) -> None:

@@ -1,10 +1,17 @@
 """Starting the server: what can be in the way is one clear line."""
 
+import json
+import resource
 import signal
 import socket
 import subprocess
 import sys
+import urllib.error
+import urllib.request
 from pathlib import Path
+from typing import Any
+
+from tests.servers import ServerProcess
 
 
 def serve(*arguments: str) -> subprocess.Popen[str]:
@@ -52,3 +59,42 @@ def test_a_data_file_that_cannot_be_is_one_line(tmp_path: Path) -> None:
     _, err = server.communicate(timeout=60)
     assert (server.returncode, err.count("\n")) == (2, 1)
     assert path in err
+
+
+_SHARED_INDEX = 32 * 1024  # what SQLite keeps beside a file that is open, be it only read
+
+
+def test_a_full_disk_is_told_and_writing_goes_on_when_there_is_room(tmp_path: Path) -> None:
+    """No file of the server may be more than a few pages, as on a disk all but full; then again."""
+    server = ServerProcess(tmp_path / "boats.sqlite")
+    setup = f"{server.url}/api/v1/setups/1"
+    long = dict.fromkeys(range(1, 21), "and" * 400)  # more than the few pages
+    assert noted(setup, {9: "before"})[0] == 200
+    limits = resource.prlimit(server.process.pid, resource.RLIMIT_FSIZE)
+    resource.prlimit(server.process.pid, resource.RLIMIT_FSIZE, (_SHARED_INDEX, limits[1]))
+    status, told = noted(setup, long)
+    assert status == 503
+    assert "nothing was changed" in told["detail"]
+    with urllib.request.urlopen(setup) as answer:
+        things = json.load(answer)["setup"]["things"]
+    assert (things["9"]["notes"], things["1"]["notes"]) == ("before", "")
+    resource.prlimit(server.process.pid, resource.RLIMIT_FSIZE, limits)
+    status, told = noted(setup, long)
+    assert (status, told["setup"]["things"]["9"]["notes"]) == (200, long[9])
+    server.stop()
+
+
+def noted(setup: str, notes: dict[int, str]) -> tuple[int, Any]:
+    """Write notes of things in one step; the status, and what is answered."""
+    edits = [{"what": "thing", "id": i, "fields": {"notes": note}} for i, note in notes.items()]
+    change = urllib.request.Request(
+        setup,
+        json.dumps({"edits": edits}).encode(),
+        {"content-type": "application/json"},
+        method="PATCH",
+    )
+    try:
+        with urllib.request.urlopen(change) as answer:
+            return answer.status, json.load(answer)
+    except urllib.error.HTTPError as error:
+        return error.code, json.load(error)

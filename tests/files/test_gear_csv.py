@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from neat_hull.errors import InputErrors
 from neat_hull.files.catalog import catalog
 from neat_hull.files.gear_csv import read_gear, write_gear
+from neat_hull.model.columns import Column
 from neat_hull.model.thing import Thing
 from neat_hull.whole.registry import columns
 
@@ -96,3 +97,17 @@ def test_what_was_written_is_read_back_and_runs_nowhere(name: str, notes: str) -
     good, bad = read_gear(text, columns())
     assert bad == []
     assert [row.thing for row in good] == [thing]
+
+
+NUMBERS = [one for one in columns() if one.cells in ("mass", "length", "number", "count")]
+
+
+@pytest.mark.parametrize("column", NUMBERS, ids=lambda one: one.name)
+@pytest.mark.parametrize("cell", ["1e308", "1e999", "9" * 400, "nan", "99999999"])
+def test_a_number_that_no_such_thing_has_names_its_field(column: Column, cell: str) -> None:
+    cells = {"name": "Net", "mass_kg": "1", "length_m": "1", "width_m": "1", "height_m": "1"}
+    cells |= {column.header: cell}
+    good, bad = read_gear(f"{';'.join(cells)}\n{';'.join(cells.values())}\n", columns())
+    assert good == []
+    named = (column.header, column.name, ".".join(column.path))
+    assert any(name in bad[0].why for name in named), bad[0].why

@@ -5,6 +5,9 @@ from typing import Any
 from xml.etree import ElementTree as ET
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from tests.examples import examples
 
 from neat_hull.files.deck import numbered
 from neat_hull.files.deck_svg import deck_svg
@@ -70,6 +73,31 @@ def test_names_are_text_and_nothing_else(name: str) -> None:
     renamed = DEMO.model_copy(update={"name": name, "things": things})
     page = wall_sheet(renamed, drawing(renamed), evaluate(renamed), "metric", "a4")
     assert page.startswith(b"%PDF")
+
+
+# All that may stand in a name: anything but what is no text and what moves the cursor.
+NAMES = st.text(st.characters(exclude_categories=["Cs", "Cc"]), min_size=1, max_size=60)
+
+
+@given(NAMES, NAMES)
+@examples(8)
+def test_any_name_leaves_plan_and_sheet_well_formed(name: str, boat: str) -> None:
+    things = DEMO.things | {9: DEMO.things[9].model_copy(update={"name": name})}
+    named = DEMO.model_copy(
+        update={"things": things, "boat": DEMO.boat.model_copy(update={"name": boat})}
+    )
+    lines, figures = drawing(named), evaluate(named)
+    plan = ET.fromstring(deck_svg(named, lines, figures))
+    assert name in [p.findtext(f"{SVG}title") for p in plan.iter(f"{SVG}path")]
+    page = wall_sheet(named, lines, figures, "metric", "a4")
+    assert page.rstrip().endswith(b"%%EOF")
+    # Each object stands where the table at the end says.
+    table = int(re.findall(rb"startxref\s+(\d+)", page)[-1])
+    assert page[table:].startswith(b"xref")
+    offsets = re.findall(rb"(\d{10}) 00000 n", page[table:])
+    assert len(offsets) > 3
+    for n, offset in enumerate(offsets, 1):
+        assert page[int(offset) :].startswith(b"%d 0 obj" % n)
 
 
 @pytest.mark.parametrize(("paper", "size"), [("a4", b"595.2756 841.8898"), ("letter", b"612 792")])

@@ -12,11 +12,13 @@ from importlib.resources import files
 from pathlib import Path
 
 import pytest
+from tests.examples import NIGHTLY
 
 from neat_hull.errors import StoreError
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.thing import Thing
+from neat_hull.store import history
 from neat_hull.store.connect import (
     APPLICATION_ID,
     connect,
@@ -104,8 +106,11 @@ while True:
 
 
 def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path) -> None:
-    """Ten kills, each after some answered writes; every answered one is there, and whole."""
-    for _ in range(10):
+    """Ten kills, each after some answered writes; every answered one is there, and whole.
+
+    After each tenth all is undone to the beginning and done again.
+    """
+    for kill in range(1, (500 if NIGHTLY else 10) + 1):
         writer = subprocess.Popen(
             [sys.executable, "-c", WRITER, str(data)], stdout=subprocess.PIPE, text=True
         )
@@ -121,7 +126,21 @@ def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path) -> N
         assert answered[-1] <= stored.revision <= answered[-1] + 1
         assert stored.setup.places[18].x_m == pytest.approx(0.001 * stored.revision)
         assert len(list_setups(db)) == 4
+        if kill % 10 == 0:
+            walk_back_and_forth(db)
         db.close()
+
+
+def walk_back_and_forth(db: sqlite3.Connection) -> None:
+    """Undo to the beginning, and redo: the same setups stand there again, to the last digit."""
+    kept = load_setup(db, 1)
+    count = len(history.steps(db, 1))
+    for move, label in ((history.undo, "undo_label"), (history.redo, "redo_label")):
+        for _ in range(count):
+            with transaction(db):
+                assert move(db, 1, load_setup(db, 1).revision) == []
+        assert getattr(load_setup(db, 1), label) is None
+        assert (load_setup(db, 1).setup == kept.setup) == (move is history.redo)
 
 
 def test_a_file_of_the_first_version_is_carried_over_with_its_history(tmp_path: Path) -> None:

@@ -5,6 +5,7 @@ from itertools import product
 import numpy as np
 import pytest
 from tests.judged import CLEAN, CRATE, FISH_BAG, FULL, PLIERS, WATER, known, put
+from tests.piles import spread
 from tests.places import on
 
 from neat_hull.model.setup import Place, Setup
@@ -146,3 +147,10 @@ def test_a_place_that_is_the_present_one_is_told_by_its_place() -> None:
     assert setup.places[CRATE] == spot
     here = [one for one in choice(evaluated(setup)).candidates if one.stays]
     assert CRATE in {one.thing_id for one in here}
+
+
+def test_a_crowded_boat_has_no_more_to_choose_from_than_one_well_filled() -> None:
+    """What there is to measure, and so the time of it, stays bounded; each keeps its own place."""
+    few, many = (choice(evaluated(spread(count))) for count in (60, 240))
+    assert len(many.candidates) < 1.5 * len(few.candidates)
+    assert {one.thing_id for one in many.candidates if one.stays} == set(range(1, 241))

@@ -1,19 +1,26 @@
 """Suggestions for a finding or the whole boat, and places for everything at once."""
 
-from collections.abc import Iterator
+from collections.abc import AsyncIterator, Callable
+from typing import Annotated, Any, TypeVar
+from weakref import WeakValueDictionary
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Path, Query, Request
 from pydantic import Field
+from starlette.concurrency import iterate_in_threadpool, run_in_threadpool
+from starlette.exceptions import HTTPException
 from starlette.responses import StreamingResponse
 
 from neat_hull.api.answers import Written
-from neat_hull.api.aside import ASIDE, only
+from neat_hull.api.aside import ASIDE, Asked
 from neat_hull.api.changes import apply_step
+from neat_hull.api.hanging_up import ends_with
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.putting import placed
 from neat_hull.editing.steps import elsewhere_of, setup_row
 from neat_hull.editing.trial import Trial, TrialPlace
+from neat_hull.errors import NotFoundError
 from neat_hull.model.advice import Advice, ArrangeProgress
+from neat_hull.model.base import Model
 from neat_hull.model.setup import SeatPlace
 from neat_hull.store.setups import load_setup
 from neat_hull.whole.advice.best import advising
@@ -36,12 +43,38 @@ class MovesChange(Seen):
     seat: SeatPlace | None = None
 
 
+class Standing(Model):
+    """How many long questions are looked into before one that was asked."""
+
+    ahead: int
+
+
+# By the name that the asker gave it, so that it can be asked how it stands while it waits.
+Name = Annotated[str, Query(max_length=64)]
+_ASKED: WeakValueDictionary[str, Asked[Any]] = WeakValueDictionary()
+_HUNG_UP = HTTPException(499)  # nobody reads it
+
+
 @router.post("/advice")
-def advice(setup_id: SetupId, body: AdviceTrial, db: Db) -> Advice:
-    """The best moves for a finding, or for the whole boat, of a trial; changes nothing."""
-    stored = load_setup(db, setup_id)
-    tried = body.on(stored.setup)
-    return only(ASIDE.answers(advising, tried, body.finding, elsewhere_of(stored)))
+async def advice(
+    setup_id: SetupId, body: AdviceTrial, db: Db, request: Request, name: Name = ""
+) -> Advice:
+    """The best moves for a finding, or for the whole boat, of a trial; changes nothing.
+
+    Whoever hangs up ends the work.
+    """
+
+    def ask() -> Asked[Advice]:
+        stored = load_setup(db, setup_id)
+        tried = body.on(stored.setup)
+        return ASIDE.answers(advising, tried, body.finding, elsewhere_of(stored))
+
+    asked = await _put(ask, name)
+    with ends_with(request, asked):
+        found = await run_in_threadpool(next, asked, None)
+    if found is None:
+        raise _HUNG_UP
+    return found
 
 
 @router.post(
@@ -49,21 +82,55 @@ def advice(setup_id: SetupId, body: AdviceTrial, db: Db) -> Advice:
     response_class=StreamingResponse,
     responses={200: {"model": ArrangeProgress, "content": {"application/x-ndjson": {}}}},
 )
-def arrange(setup_id: SetupId, body: Trial, db: Db) -> StreamingResponse:
+async def arrange(
+    setup_id: SetupId, body: Trial, db: Db, request: Request, name: Name = ""
+) -> StreamingResponse:
     """Choose places for all that may be moved: a line of JSON a round, each with the best so far.
 
     Whoever has enough hangs up. Changes nothing.
     """
-    stored = load_setup(db, setup_id)
-    rounds = ASIDE.answers(arrangements, body.on(stored.setup), elsewhere_of(stored))
-    first = next(rounds)  # what cannot be evaluated is refused before anything is answered
 
-    def lines() -> Iterator[str]:
-        yield first.model_dump_json() + "\n"
-        for progress in rounds:
-            yield progress.model_dump_json() + "\n"
+    def ask() -> Asked[ArrangeProgress]:
+        stored = load_setup(db, setup_id)
+        return ASIDE.answers(arrangements, body.on(stored.setup), elsewhere_of(stored))
+
+    rounds = _lines(request, await _put(ask, name))
+    try:  # what cannot be evaluated is refused before anything is answered
+        first = await anext(rounds)
+    except StopAsyncIteration:
+        raise _HUNG_UP from None
+
+    async def lines() -> AsyncIterator[str]:
+        yield first
+        async for line in rounds:
+            yield line
 
     return StreamingResponse(lines(), media_type="application/x-ndjson")
+
+
+async def _lines(request: Request, asked: Asked[ArrangeProgress]) -> AsyncIterator[str]:
+    with ends_with(request, asked):
+        async for progress in iterate_in_threadpool(asked):
+            yield progress.model_dump_json() + "\n"
+
+
+T = TypeVar("T")
+
+
+async def _put(ask: Callable[[], Asked[T]], name: str) -> Asked[T]:
+    asked = await run_in_threadpool(ask)
+    if name:
+        _ASKED[name] = asked
+    return asked
+
+
+@router.get("/questions/{name}")
+def standing(setup_id: SetupId, name: Annotated[str, Path(max_length=64)]) -> Standing:
+    """How a long question stands that was asked under a name."""
+    asked = _ASKED.get(name)
+    if asked is None:
+        raise NotFoundError("no question is being looked into under that name")
+    return Standing(ahead=asked.ahead)
 
 
 @router.put("/moves")

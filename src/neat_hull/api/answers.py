@@ -8,6 +8,7 @@ writes it out, which for a whole setup takes longer than to work it out.
 import json
 from collections.abc import Callable, Coroutine
 from functools import wraps
+from inspect import iscoroutinefunction
 from typing import Any
 
 from fastapi.routing import APIRoute
@@ -45,11 +46,21 @@ class _Read(Request):
 
 
 def _writing(endpoint: Callable[..., Any], status: int) -> Callable[..., Any]:
-    @wraps(endpoint)
-    def answer(*args: Any, **kwargs: Any) -> Any:
-        told = endpoint(*args, **kwargs)
+    def written(told: Any) -> Any:
         if not isinstance(told, BaseModel):
             return told
         return Response(told.model_dump_json(by_alias=True), status, media_type="application/json")
+
+    if iscoroutinefunction(endpoint):
+
+        @wraps(endpoint)
+        async def waited(*args: Any, **kwargs: Any) -> Any:
+            return written(await endpoint(*args, **kwargs))
+
+        return waited
+
+    @wraps(endpoint)
+    def answer(*args: Any, **kwargs: Any) -> Any:
+        return written(endpoint(*args, **kwargs))
 
     return answer

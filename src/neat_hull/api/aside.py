@@ -1,18 +1,18 @@
 """Long questions put to a process of their own, so that they never hold up a drag.
 
-One question at a time; a few others wait their turn, and more are turned away in words, for each
-that waits holds a thread that saves and previews need. Whoever hangs up ends theirs: the process is
-then stopped, and a new one is started for the next.
+One question at a time; a few others wait in line, each told how many are before it, and more are
+turned away in words, for each that waits holds a thread that saves and previews need. Whoever hangs
+up ends theirs: the process is then stopped, and a new one is started for the next.
 """
 
 import os
 import signal
 import threading
-from collections.abc import Callable, Generator, Iterator
+from collections.abc import Callable, Iterator
 from multiprocessing import get_context
 from multiprocessing.connection import Connection
 from multiprocessing.process import BaseProcess
-from typing import Any, ParamSpec, TypeVar
+from typing import Any, Generic, ParamSpec, TypeVar
 
 from neat_hull.errors import BusyError, NeatHullError
 
@@ -25,83 +25,134 @@ _SPAWN = get_context("spawn")  # a fork would copy the server's threads' locks a
 
 
 class Aside:
-    """The process, started when it is first asked."""
+    """The process, started when it is first asked, and the line before it."""
 
     def __init__(self) -> None:
-        self._turn = threading.Lock()
-        self._seats = threading.BoundedSemaphore(MOST_WAITING + 1)
+        self._line: list[object] = []  # a token for each question, which may be forgotten itself
+        self._moved = threading.Condition()
+        self._starting = threading.Lock()
         self._process: BaseProcess | None = None
         self._pipe: Connection | None = None
 
     def answers(
         self, question: Callable[P, Iterator[T]], *args: P.args, **kwargs: P.kwargs
-    ) -> Generator[T, None, None]:
-        """What a generator function yields over there, one by one. Its errors are raised here.
+    ) -> "Asked[T]":
+        """What a generator function yields over there, one by one; its place in line is taken now.
 
-        The function goes by its name and its arguments are copied; closing this ends it. Raises
-        BusyError where too many wait already.
+        The function goes by its name and its arguments are copied. Raises BusyError where too many
+        wait already.
         """
-        if not self._seats.acquire(blocking=False):
-            raise BusyError(
-                f"{MOST_WAITING} long questions wait before yours; ask again in a moment"
-            )
-        try:
-            yield from self._answered(question, args, kwargs)
-        finally:
-            self._seats.release()
+        token = object()
+        with self._moved:
+            if len(self._line) > MOST_WAITING:
+                raise BusyError(
+                    f"{MOST_WAITING} long questions wait before yours; ask again in a moment"
+                )
+            self._line.append(token)
+        return Asked[T](self, token, (question, args, kwargs))
 
-    def _answered(
-        self, question: Callable[..., Iterator[T]], args: object, kwargs: object
-    ) -> Iterator[T]:
-        with self._turn:
+    def ahead(self, token: object) -> int:
+        """How many questions are before one; 0 for one that is looked into, or over."""
+        with self._moved:
+            return self._line.index(token) if token in self._line else 0
+
+    def put(self, token: object, question: tuple[Any, ...]) -> Connection | None:
+        """Wait until a question is the first, and put it; None if it was taken back meanwhile."""
+        with self._moved:
+            self._moved.wait_for(lambda: token not in self._line or self._line[0] is token)
+            if token not in self._line:
+                return None
             pipe = self._ready()
-            ended = False
-            try:
-                pipe.send((question, args, kwargs))
-                while True:
-                    kind, value = pipe.recv()
-                    if kind == "answer":
-                        yield value
-                        continue
-                    ended = True
-                    if kind == "error":
-                        raise value
-                    return
-            except EOFError as error:
-                raise RuntimeError("the process for long questions is gone") from error
-            finally:
-                if not ended:
-                    self._stop()
+            pipe.send(question)
+            return pipe
+
+    def leave(self, token: object, unfinished: bool) -> None:
+        """Out of the line; the process is stopped where it still works on that question."""
+        with self._moved:
+            if token not in self._line:
+                return
+            if unfinished and self._line[0] is token:
+                self.close()
+            self._line.remove(token)
+            self._moved.notify_all()
 
     def warm(self) -> None:
         """Start it, so that the first question does not wait for that."""
-        with self._turn:
-            self._ready()
+        self._ready()
 
     def close(self) -> None:
         """Stop it; the next question starts another."""
-        with self._turn:
-            self._stop()
-
-    def _ready(self) -> Connection:
-        if self._pipe is None or self._process is None or not self._process.is_alive():
-            here, there = _SPAWN.Pipe()
-            self._process = _SPAWN.Process(target=_serve, args=(there,), daemon=True)
-            self._process.start()
-            if hasattr(os, "setpriority"):  # from its first import on
-                os.setpriority(os.PRIO_PROCESS, self._process.pid or 0, _NICE)
-            there.close()
-            self._pipe = here
-        return self._pipe
-
-    def _stop(self) -> None:
-        process, self._process = self._process, None
-        pipe, self._pipe = self._pipe, None
-        if pipe is not None:
-            pipe.close()
+        with self._starting:
+            process, self._process = self._process, None
+            # The pipe is not closed here: somebody may be reading it, who then finds its end.
+            self._pipe = None
         if process is not None:
             process.terminate()
             process.join()
+
+    def _ready(self) -> Connection:
+        with self._starting:
+            if self._pipe is None or self._process is None or not self._process.is_alive():
+                here, there = _SPAWN.Pipe()
+                self._process = _SPAWN.Process(target=_serve, args=(there,), daemon=True)
+                self._process.start()
+                if hasattr(os, "setpriority"):  # from its first import on
+                    os.setpriority(os.PRIO_PROCESS, self._process.pid or 0, _NICE)
+                there.close()
+                self._pipe = here
+            return self._pipe
+
+
+class Asked(Generic[T]):
+    """A question in line, and its answers one by one; its errors are raised by the next of them.
+
+    One that is forgotten has hung up.
+    """
+
+    def __init__(self, aside: Aside, token: object, question: tuple[Any, ...]) -> None:
+        self._aside, self._token, self._question = aside, token, question
+        self._pipe: Connection | None = None
+        self._over = False
+
+    @property
+    def ahead(self) -> int:
+        """How many questions are before it."""
+        return self._aside.ahead(self._token)
+
+    def __iter__(self) -> Iterator[T]:
+        return self
+
+    def __next__(self) -> T:
+        if self._over:
+            raise StopIteration
+        try:
+            if self._pipe is None:
+                self._pipe = self._aside.put(self._token, self._question)
+            if self._pipe is None:
+                raise StopIteration
+            kind, value = self._pipe.recv()
+        except (EOFError, OSError) as error:
+            hung_up = self._over
+            self.close()
+            if hung_up:
+                raise StopIteration from None
+            raise RuntimeError("the process for long questions is gone") from error
+        if kind == "answer":
+            answer: T = value
+            return answer
+        self._over = True
+        self._aside.leave(self._token, unfinished=False)
+        if kind == "error":
+            raise value
+        raise StopIteration
+
+    def close(self) -> None:
+        """Hang up, from whichever thread: no more answers, and no more work on them."""
+        self._over = True
+        self._aside.leave(self._token, unfinished=True)
+
+    def __del__(self) -> None:
+        self.close()
 
 
 ASIDE = Aside()

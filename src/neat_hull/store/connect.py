@@ -177,6 +177,8 @@ def told(error: sqlite3.Error) -> str:
         return "is being written by another program; nothing was changed, try again"
     if "full" in text:
         return "cannot be written: the disk is full; nothing was changed"
+    if "disk I/O" in text:
+        return "cannot be written: the disk refuses it; nothing was changed"
     if "unable to open" in text:
         return "is gone, or cannot be read; put it back, and go on"
     return _plain(error)

@@ -16,6 +16,9 @@ from neat_hull.whole.advice.moves import aside_of_seat, lies_flat, spread, stays
 from neat_hull.whole.advice.tries import Try, all_tried
 
 _MOST_EACH = 26  # tries of one thing
+# Of all: so many are measured in a few seconds. On a crowded boat each thing gets fewer, and at
+# least _LEAST_EACH, the place that it has among them.
+_MOST_IN_ALL, _LEAST_EACH = 2200, 4
 _ALONG = 5  # of them along what it slides on
 
 
@@ -58,10 +61,11 @@ def choice(now: Evaluated) -> Choice:
     """What there is to choose from."""
     setup = now.rigged.setup
     moving = movable(setup)
+    each = max(_LEAST_EACH, min(_MOST_EACH, _MOST_IN_ALL // max(len(moving), 1)))
     tries: list[Try] = [
         (thing_id, place)
         for thing_id in moving
-        for place in list(_places(now.rigged, thing_id))[:_MOST_EACH]
+        for place in list(_places(now.rigged, thing_id))[:each]
     ]
     if not tries:
         return Choice([], [])

@@ -332,6 +332,8 @@ export interface paths {
         /**
          * Advice
          * @description The best moves for a finding, or for the whole boat, of a trial; changes nothing.
+         *
+         *     Whoever hangs up ends the work.
          */
         post: operations["advice"];
         delete?: never;
@@ -844,6 +846,26 @@ export interface paths {
          * @description Figures as they would be; computes and stores nothing.
          */
         post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/questions/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Standing
+         * @description How a long question stands that was asked under a name.
+         */
+        get: operations["standing"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3816,6 +3838,14 @@ export interface components {
             undo_label: string | null;
         };
         /**
+         * Standing
+         * @description How many long questions are looked into before one that was asked.
+         */
+        Standing: {
+            /** Ahead */
+            ahead: number;
+        };
+        /**
          * Stature
          * @description Height barefoot.
          */
@@ -5392,7 +5422,9 @@ export interface operations {
     };
     advice: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string;
+            };
             header?: never;
             path: {
                 setup_id: number;
@@ -5604,7 +5636,9 @@ export interface operations {
     };
     arrange: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string;
+            };
             header?: never;
             path: {
                 setup_id: number;
@@ -6820,6 +6854,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Standing"];
                 };
             };
             /** @description Not Found */

@@ -1,7 +1,7 @@
 /**
  * Every change that the server has not confirmed, in order: kept in the browser over a reload, sent
  * one after the other, and again when a lost server is back. A change that others overtook waits for
- * the user; those after it go on.
+ * the user; those after it go on. What a closed tab has left, the next one sends.
  */
 import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
@@ -32,6 +32,8 @@ export interface Outcome {
 
 const AGAIN_MS = 2000
 const PREFIX = 'neat-hull-unsent-'
+const TAB = 'neat-hull-tab'
+const RELOADED_MS = 1000 // a page that is loaded again has let go of its lock by then
 
 export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
   const mine = claim()
@@ -114,25 +116,82 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     }
   }
   useEventListener(window, 'online', () => void send())
+  void mine.settle(
+    (left) => {
+      entries.value = [...left, ...entries.value]
+      void send()
+    },
+    (twins) => {
+      const theirs = new Set(twins.map((one) => one.key))
+      entries.value = entries.value.filter((one) => !theirs.has(one.key))
+    },
+  )
 
   return { entries, waiting, put, drop, insist, send }
 }
 
-/** A place in the browser's storage that is this tab's alone, and what closed tabs have left. */
-function claim(): { found: Held[]; keep: (now: readonly Held[]) => void } {
-  const tab = sessionStorage.getItem('neat-hull-tab') ?? crypto.randomUUID()
-  sessionStorage.setItem('neat-hull-tab', tab)
-  const name = PREFIX + tab
-  const read = (key: string): Held[] => {
-    try {
-      return JSON.parse(localStorage.getItem(key) ?? '[]') as Held[]
-    } catch {
-      return []
+interface Place {
+  found: Held[]
+  keep: (now: readonly Held[]) => void
+  /** What closed tabs have left is brought in, what an open twin of this tab still has let go of. */
+  settle: (adopt: (left: Held[]) => void, letGo: (twins: Held[]) => void) => Promise<void>
+}
+
+/** A place in the browser's storage that is this tab's alone, found again after a reload. */
+function claim(): Place {
+  let name = PREFIX + (sessionStorage.getItem(TAB) ?? named())
+  const found = read(name)
+
+  async function settle(adopt: (left: Held[]) => void, letGo: (twins: Held[]) => void) {
+    // Only pages from this machine have locks; without them each tab keeps to what is its own.
+    if (!('locks' in navigator)) return
+    if (!(await holds(name))) {
+      // A tab that was duplicated brings the name of its twin along.
+      name = PREFIX + named()
+      letGo(found)
+      await holds(name)
+    }
+    for (const other of Object.keys(localStorage)) {
+      if (!other.startsWith(PREFIX) || other === name) continue
+      await navigator.locks.request(other, { ifAvailable: true }, (lock) => {
+        if (!lock) return // its tab is open
+        const left = read(other)
+        localStorage.removeItem(other)
+        adopt(left)
+      })
     }
   }
+
   return {
-    found: read(name),
+    found,
+    settle,
     keep: (now) =>
       now.length ? localStorage.setItem(name, JSON.stringify(now)) : localStorage.removeItem(name),
   }
+}
+
+function named(): string {
+  const tab = crypto.randomUUID()
+  sessionStorage.setItem(TAB, tab)
+  return tab
+}
+
+function read(name: string): Held[] {
+  try {
+    return JSON.parse(localStorage.getItem(name) ?? '[]') as Held[]
+  } catch {
+    return []
+  }
+}
+
+/** Take a lock for as long as the tab is open; false where another one has it. */
+function holds(name: string): Promise<boolean> {
+  return new Promise((resolve) => {
+    navigator.locks
+      .request(name, { signal: AbortSignal.timeout(RELOADED_MS) }, () => {
+        resolve(true)
+        return new Promise(() => {})
+      })
+      .catch(() => resolve(false))
+  })
 }

@@ -8,6 +8,7 @@ import { number } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { useLook } from '@/setup/look'
 import { useSetup } from '@/setup/useSetup'
+import { useStanding } from './useStanding'
 
 const open = defineModel<boolean>({ required: true })
 const store = useSetup()
@@ -15,7 +16,9 @@ const look = useLook()
 const progress = shallowRef<ArrangeProgress | null>(null)
 const running = ref(false)
 const trouble = ref('')
-let stopper: AbortController | null = null
+const standing = useStanding()
+const waiting = standing.words
+let asking: AbortSignal | null = null
 
 const best = computed<Arrangement | null>(() => progress.value?.best ?? null)
 const share = computed(() =>
@@ -27,18 +30,18 @@ const locked = computed(
 
 /** Each line is a round; what came before a stop stays. */
 async function run(): Promise<void> {
-  stop()
-  const mine = new AbortController()
-  stopper = mine
+  const { setup_id } = store.kept!
+  const { name, signal } = standing.begin(setup_id)
+  asking = signal
   running.value = true
   trouble.value = ''
   progress.value = null
   try {
-    const answer = await fetch(`/api/v1/setups/${store.kept!.setup_id}/arrange`, {
+    const answer = await fetch(`/api/v1/setups/${setup_id}/arrange?name=${name}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: '{}',
-      signal: mine.signal,
+      signal,
     })
     if (!answer.ok || !answer.body) throw new Error(`The server answered ${answer.status}.`)
     const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader()
@@ -51,18 +54,15 @@ async function run(): Promise<void> {
       for (const line of lines) progress.value = JSON.parse(line) as ArrangeProgress
     }
   } catch (error) {
-    if (!mine.signal.aborted)
+    if (!signal.aborted)
       trouble.value = error instanceof Error ? error.message : 'The server cannot be reached.'
   } finally {
-    if (stopper === mine) {
-      running.value = false
-      stopper = null
-    }
+    if (asking === signal) stop()
   }
 }
 function stop(): void {
-  stopper?.abort()
-  stopper = null
+  standing.hangUp()
+  asking = null
   running.value = false
 }
 
@@ -123,7 +123,7 @@ onScopeDispose(stop)
     <div class="bar">
       <progress :value="share" max="100" aria-label="Arranging" />
       <span class="soft" role="status" data-testid="arrange-status">{{
-        running ? (progress?.words ?? 'starting') : progress ? 'done' : 'stopped'
+        running ? (progress?.words ?? (waiting || 'starting')) : progress ? 'done' : 'stopped'
       }}</span>
       <button v-if="running" type="button" class="small" data-testid="arrange-stop" @click="stop">
         Stop

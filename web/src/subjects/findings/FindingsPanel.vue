@@ -17,7 +17,7 @@ const emit = defineEmits<{ show: [thing_id: number] }>()
 const store = useSetup()
 const look = useLook()
 const advice = useAdvice(store, () => look.units)
-const { about, suggestions, tried, looking, trouble, told } = advice
+const { about, suggestions, tried, looking, waiting, trouble, told } = advice
 
 const opened = ref<string | null>(null)
 const only = ref<Verdict | null>(null)
@@ -113,7 +113,10 @@ defineExpose({ tryTop, drop })
       </button>
     </div>
     <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
-    <p v-if="about === WHOLE && looking" class="soft" role="status">Looking over the whole boat…</p>
+    <p v-if="about !== null && looking && waiting" class="soft" role="status">{{ waiting }}</p>
+    <p v-else-if="about === WHOLE && looking" class="soft" role="status">
+      Looking over the whole boat…
+    </p>
     <p v-if="about === WHOLE && told" class="soft" role="status">{{ told }}</p>
     <SuggestionList
       v-if="about === WHOLE && suggestions.length"

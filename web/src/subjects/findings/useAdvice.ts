@@ -8,6 +8,7 @@ import { useAsked } from '@/kit/useAsked'
 import type { Units } from '@/kit/units'
 import { said } from '@/kit/words'
 import type { useSetup } from '@/setup/useSetup'
+import { useStanding } from './useStanding'
 
 type Advice = Schemas['Advice']
 
@@ -17,6 +18,7 @@ export const WHOLE = ''
 export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units) {
   const about = ref<string | null>(null)
   const asked = useAsked<Advice>()
+  const standing = useStanding()
   const { busy: looking, trouble } = asked
   const suggestions = computed(() => (asked.answer.value?.suggestions ?? []) as Suggestion[])
   const told = computed(() => {
@@ -31,15 +33,19 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
   async function find(key: string): Promise<void> {
     drop()
     about.value = key
+    const { setup_id } = store.kept!
+    const { name, signal } = standing.begin(setup_id)
     const answered = await asked.put(
       () =>
         ask(
           api.POST('/api/v1/setups/{setup_id}/advice', {
-            params: { path: { setup_id: store.kept!.setup_id } },
+            params: { path: { setup_id }, query: { name } },
             body: { finding: key === WHOLE ? null : key, places: [] },
+            signal,
           }),
         ) as Promise<Advice>,
     )
+    if (about.value === key && !looking.value) standing.hangUp()
     if (answered && suggestions.value.length) await tryOut(0)
   }
 
@@ -64,6 +70,7 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
   }
 
   function forget(): void {
+    standing.hangUp()
     asked.forget()
     about.value = null
     tried.value = null
@@ -83,5 +90,17 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
     },
   )
 
-  return { about, suggestions, tried, looking, trouble, told, find, tryOut, apply, drop }
+  return {
+    about,
+    suggestions,
+    tried,
+    looking,
+    waiting: standing.words,
+    trouble,
+    told,
+    find,
+    tryOut,
+    apply,
+    drop,
+  }
 }
