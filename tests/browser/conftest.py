@@ -9,7 +9,7 @@ from playwright.sync_api import Page, expect
 from tests.servers import CHROMIUM, FLAGS, Server, ServerProcess, ServerThread
 
 # A busy machine is slow, not wrong; what never comes is told a little later.
-expect.set_options(timeout=20_000)
+expect.set_options(timeout=40_000)
 
 
 @pytest.fixture(scope="session")

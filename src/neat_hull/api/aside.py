@@ -19,7 +19,7 @@ from neat_hull.errors import BusyError, NeatHullError
 P = ParamSpec("P")
 T = TypeVar("T")
 
-_NICE = 7  # behind whatever a person waits for
+_NICE = 5  # behind saves and previews; somebody waits for it too, on a machine that has much to do
 MOST_WAITING = 6  # behind the one that is looked into
 _SPAWN = get_context("spawn")  # a fork would copy the server's threads' locks as they stand
 

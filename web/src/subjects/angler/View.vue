@@ -66,25 +66,25 @@ const known = ref<Schemas['KnownAngler'][]>([])
 const others = computed(() =>
   known.value.filter((one) => one.angler.name !== store.kept?.setup.angler.name),
 )
-watch(
-  () => store.kept?.revision,
-  async () => {
-    try {
-      known.value = (await ask(api.GET('/api/v1/anglers'))) as Schemas['KnownAngler'][]
-    } catch (error) {
-      if (!(error instanceof Refusal || error instanceof Offline)) throw error
-    }
-  },
-  { immediate: true },
-)
+async function look(): Promise<void> {
+  try {
+    known.value = (await ask(api.GET('/api/v1/anglers'))) as Schemas['KnownAngler'][]
+  } catch (error) {
+    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+  }
+}
+watch(() => store.kept?.revision, look, { immediate: true })
 async function choose(event: Event): Promise<void> {
   const select = event.target as HTMLSelectElement
   const angler_id = Number(select.value)
   select.value = ''
   if (angler_id) await store.putCrew(angler_id)
 }
-const addAngler = () =>
-  store.addCrew({ ...store.kept!.setup.angler, name: `Angler ${known.value.length + 1}` })
+/** Counted anew, for the list may not have come yet, or have grown since. */
+async function addAngler(): Promise<void> {
+  await look()
+  await store.addCrew({ ...store.kept!.setup.angler, name: `Angler ${known.value.length + 1}` })
+}
 
 async function save(): Promise<void> {
   const before = { angler: who.base.value!, seat: sits.base.value! }
