@@ -66,14 +66,14 @@ const known = ref<Schemas['KnownAngler'][]>([])
 const others = computed(() =>
   known.value.filter((one) => one.angler.name !== store.kept?.setup.angler.name),
 )
-async function look(): Promise<void> {
+async function learnWho(): Promise<void> {
   try {
     known.value = (await ask(api.GET('/api/v1/anglers'))) as Schemas['KnownAngler'][]
   } catch (error) {
     if (!(error instanceof Refusal || error instanceof Offline)) throw error
   }
 }
-watch(() => store.kept?.revision, look, { immediate: true })
+watch(() => store.kept?.revision, learnWho, { immediate: true })
 async function choose(event: Event): Promise<void> {
   const select = event.target as HTMLSelectElement
   const angler_id = Number(select.value)
@@ -82,7 +82,7 @@ async function choose(event: Event): Promise<void> {
 }
 /** Counted anew, for the list may not have come yet, or have grown since. */
 async function addAngler(): Promise<void> {
-  await look()
+  await learnWho()
   await store.addCrew({ ...store.kept!.setup.angler, name: `Angler ${known.value.length + 1}` })
 }
 
