@@ -76,9 +76,10 @@ check-types: install
 pytest: install build chromium
 	@$(BIN)/pytest -q -n 2 --dist worksteal $(if $(K),-k "$(K)")
 
-# The same with many more random examples.
+# The same with many more random examples, and how often the bands hold over a thousand owners.
 nightly: install build chromium
 	@NEAT_HULL_EXAMPLES=nightly $(BIN)/pytest -q -n 2 --dist worksteal -o timeout=3600
+	@$(BIN)/python -m benchmarks.coverage 1000
 
 bench: install build chromium
 	@$(BIN)/python -m benchmarks.evaluate

@@ -19,7 +19,9 @@ class TapeMeasures(Model):
     """What a tape gives; the rules for each are the core's, see `physics.tape.require_tape`.
 
     bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships, null for what is
-    typical of the chine; stern_beam_m is the breadth of a transom, 0 for a pointed stern.
+    typical of the chine; stern_beam_m is the breadth of a transom, 0 for a pointed stern. low_beam*
+    are breadths a hand's breadth (10 cm) over the ground, hollow_m how far a tunnel, V or arch
+    stands off it; null where nobody has taken them.
     """
 
     length_m: float
@@ -36,6 +38,10 @@ class TapeMeasures(Model):
     chine: Chine
     bottom_beam_m: float | None = None
     stern_beam_m: float = 0.0
+    low_beam_m: float | None = None
+    low_beam_fore_m: float | None = None
+    low_beam_aft_m: float | None = None
+    hollow_m: float | None = None
 
 
 class OffsetStation(Model):

@@ -17,7 +17,8 @@ class FloatTest(Model):
     """Known weight aboard, and how high the gunwale stands at two to six places.
 
     The load is everything besides the bare boat. fullness_fore and fullness_aft are what the fit
-    found; null until it has run.
+    found; null until it has run. low_down says that they are those of the bottom and the bilge; of
+    older fits they are those of the whole side.
     """
 
     used: bool
@@ -28,6 +29,7 @@ class FloatTest(Model):
     marks: list[FloatMark] = Field(min_length=2, max_length=6)
     fullness_fore: float | None = None
     fullness_aft: float | None = None
+    low_down: bool = False
 
 
 class TiltReading(Model):
@@ -42,7 +44,8 @@ class TiltTest(Model):
     """Weights moved sideways, angles read. The load is everything besides the bare boat, weights
     included, with them on the centreline.
 
-    gm_m, gm_se_m and hull_vcg_m are what the regression found; null until it has run.
+    gm_m with its standard error gm_se_m and ± gm_off_m, and hull_vcg_m, are what the fit found;
+    null until it has run.
     """
 
     used: bool
@@ -53,6 +56,7 @@ class TiltTest(Model):
     readings: list[TiltReading] = Field(max_length=20)
     gm_m: float | None = None
     gm_se_m: float | None = None
+    gm_off_m: float | None = None
     hull_vcg_m: float | None = None
 
 

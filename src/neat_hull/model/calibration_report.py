@@ -35,6 +35,7 @@ class TiltFit(Answer):
 
     gm_m: float
     gm_se_m: float | None
+    gm_off_m: float
     start_deg: float
     displacement_kg: float
     points: list[TiltPoint]

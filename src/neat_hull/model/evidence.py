@@ -13,10 +13,25 @@ class WeighFirst(Answer):
     share: float
 
 
+BandSource = Literal["weights", "sitter", "places", "bare boat", "own height", "tilt test", "shape"]
+
+
+class BandPart(Answer):
+    """What one thing that is not known comes to in each figure; all of them add in squares."""
+
+    source: BandSource
+    draft_m: float
+    trim_deg: float
+    list_deg: float
+    gm_m: float
+
+
 class Bands(Answer):
     """± of the figures, from the evidence of each weight and of the hull.
 
-    *_by_weights is the part that weighing what is aboard would take away.
+    offset_m is that of how far off the middle all weights together act. *_by_weights is the part
+    that weighing what is aboard would take away; measure_next is what of the boat would narrow GM
+    most, empty where nothing would by much.
     """
 
     carried_kg: float
@@ -24,8 +39,11 @@ class Bands(Answer):
     trim_deg: float
     list_deg: float
     gm_m: float
+    offset_m: float
     trim_by_weights_deg: float
     list_by_weights_deg: float
     gm_by_weights_m: float
+    parts: list[BandPart]
     hull: Literal["estimate", "calibrated"]
     weigh_first: list[WeighFirst]
+    measure_next: str

@@ -1,5 +1,7 @@
 """How a figure came about."""
 
+from pydantic import Field
+
 from neat_hull.model.base import Answer
 from neat_hull.model.said import HowKind
 
@@ -13,7 +15,10 @@ class HowRow(Answer):
 
 
 class How(Answer):
-    """How a figure was computed: words, formula, values, and how sure it is."""
+    """How a figure was computed: words, formula, values, and how sure it is.
+
+    band_parts are what of the band comes from where; they add in squares.
+    """
 
     title: str
     plain: str
@@ -21,3 +26,4 @@ class How(Answer):
     rows: list[HowRow]
     sure: str = ""
     band: HowRow | None = None
+    band_parts: list[HowRow] = Field(default=[])

@@ -1,17 +1,19 @@
-"""How sure the figures are: the evidence of each weight and of the hull, carried to each result.
+"""How sure the figures are: each thing that is not known, carried to each result.
 
-Independent errors add in squares; each figure's slope with each weight is that of small changes
-(docs/physics.md, "Bands"). The true figure lies within its band about nineteen times of twenty, if
-the shares below are right.
+Weights by their evidence, places by how they come about, the sitter, the bare boat's own centre,
+and the hull's shape by what was measured and tested. Independent errors add in squares; each
+figure's slope with each of them is that of small changes (docs/uncertainty.md). The true figure
+lies within its band about nineteen times of twenty, if the figures below are right.
 """
 
 from dataclasses import dataclass
-from math import degrees, hypot
+from math import degrees
 
 import numpy as np
 
-from neat_hull.model.boat import Evidence
-from neat_hull.model.evidence import Bands, WeighFirst
+from neat_hull.model.boat import Boat, Evidence
+from neat_hull.model.calibration import TiltTest
+from neat_hull.model.evidence import BandPart, Bands, BandSource, WeighFirst
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.water import hydrostatics
 from neat_hull.rig.evaluated import Evaluated
@@ -24,18 +26,38 @@ from neat_hull.rig.settling import at_rest
 OFF_SHARE: dict[Evidence, float] = {"weighed": 0.01, "label": 0.07, "guess": 0.25}
 LEAST_OFF_KG = 0.02
 
-# How far a hull from a tape may be off, before and after a float test: shares of draft and of BM,
-# and the trim that an asymmetry fore and aft comes to. Our own judgement, from re-lofting the same
-# measures with other bottoms and chines.
-TAPE = {"draft_share": 0.10, "bm_share": 0.10, "trim_deg": 0.4}
-FLOATED = {"draft_share": 0.04, "bm_share": 0.06, "trim_deg": 0.15}
-HULL_VCG_M = 0.03  # the bare hull's own centre of gravity, as long as nobody tilted it
-TWO_READINGS = 0.10  # of GM: two tilt readings leave no residual to judge by
-# Of GM, however well the readings lie on a line: the jug is weighed to a per cent, its distance off
-# the middle measured to a centimetre in thirty or forty.
-LEAST_TILT_SHARE = 0.03
+# How far each may stand from where it is drawn, m along, across and up: our own judgement. Nobody
+# sits on the line within a centimetre, and how high a sitter's own centre lies is a table's mean;
+# a bare hull is not the same on both sides; gear is set down as exactly as a hand sets it down.
+SITTER_OFF_M = np.array([0.025, 0.010, 0.03])
+BARE_OFF_M = np.array([0.08, 0.008, 0.03])
+LIFTED_OFF_M = 0.02  # along, once two scales have told where the bare boat balances
+GEAR_OFF_M = np.array([0.02, 0.010, 0.016])
 
 
+@dataclass(frozen=True)
+class HullOff:
+    """How far a hull may be off: shares of draft and of BM, and the trim that an asymmetry fore and
+    aft comes to."""
+
+    draft_share: float
+    bm_share: float
+    trim_deg: float
+
+
+# From simulated owners of six families of hull (docs/uncertainty.md): what decides is how broad the
+# boat is a hand's breadth over the ground.
+TAPE = HullOff(0.15, 0.22, 0.4)
+LOW_BEAMS = HullOff(0.07, 0.085, 0.4)
+OFFSETS = HullOff(0.04, 0.06, 0.3)
+FLOATED = HullOff(0.07, 0.30, 0.3)  # how deep it lies, not how broad
+FLOATED_LOW_BEAMS = HullOff(0.05, 0.11, 0.3)
+# Of what BM may be off, what is left to a hull whose GM was measured by tilting it: under another
+# load the water stands elsewhere. More, the more the load differs from that of the test.
+AFTER_TILT, PER_LOAD = 0.5, 1.0
+
+
+_MOST = 0.6  # of a band: below that another measure narrows it by little
 _FIRST = 3  # weights to take before others
 
 
@@ -43,6 +65,7 @@ _FIRST = 3  # weights to take before others
 class _Slopes:
     """Change of each figure per kg of each load (n,)."""
 
+    draft_m: Array
     trim_deg: Array
     list_deg: Array
     gm_m: Array
@@ -55,49 +78,132 @@ def bands(ev: Evaluated) -> Bands | None:
         return None
     settled, up = rest.settled, rest.upright
     off, slopes = _off_kg(rigged), _slopes(settled, up)
-    boat = as_tested(rigged.setup.boat)
-    floated = boat.calibration.float_test
-    hull = FLOATED if floated is not None and floated.used else TAPE
-    sinkage_m = float(np.linalg.norm(off)) / up.kg_per_cm_immersion / 100
-    gm_hull = _gm_of_hull(rigged, up, hull["bm_share"])
-    list_share = gm_hull / max(abs(up.gm_m), 0.01)
-    list_now = abs(degrees(settled.rest.heel_rad[0]))
-    trim, list_, gm = (
-        float(np.linalg.norm(off * slope))
-        for slope in (slopes.trim_deg, slopes.list_deg, slopes.gm_m)
+    parts = [
+        _part("weights", *(off * slope for slope in (slopes.draft_m, slopes.trim_deg,
+                                                     slopes.list_deg, slopes.gm_m))),
+        *_places(rigged, up),
+        _own_height(rigged),
+        _shape(rigged, settled, up),
+    ]  # fmt: skip
+    draft, trim, list_, gm = (
+        float(np.linalg.norm([getattr(part, name) for part in parts]))
+        for name in ("draft_m", "trim_deg", "list_deg", "gm_m")
     )
+    # What GM is not known by, a list that is there is not known by either.
+    list_now = abs(degrees(settled.rest.heel_rad[0]))
+    leaning = list_now * gm / max(abs(up.gm_m), gm, 0.01)
+    weights = parts[0]
     return Bands(
         carried_kg=float(np.linalg.norm(off[1:])),
-        draft_m=hypot(hull["draft_share"] * _draft_m(settled), sinkage_m),
-        trim_deg=hypot(hull["trim_deg"], trim),
-        list_deg=hypot(list_share * list_now, list_),
-        gm_m=hypot(gm_hull, gm),
-        trim_by_weights_deg=trim,
-        list_by_weights_deg=list_,
-        gm_by_weights_m=gm,
-        hull="estimate" if hull is TAPE and not _tilted(rigged) else "calibrated",
+        draft_m=draft,
+        trim_deg=trim,
+        list_deg=float(np.hypot(list_, leaning)),
+        gm_m=gm,
+        offset_m=float(np.radians(list_) * max(abs(up.gm_m), 0.01)),
+        trim_by_weights_deg=weights.trim_deg,
+        list_by_weights_deg=weights.list_deg,
+        gm_by_weights_m=weights.gm_m,
+        parts=parts,
+        hull="calibrated" if _floated(rigged.setup.boat) or _tilted(rigged.setup.boat)
+        else "estimate",
         weigh_first=_weigh_first(rigged, off, slopes),
+        measure_next=_measure_next(rigged.setup.boat, parts, gm),
+    )  # fmt: skip
+
+
+def _part(source: BandSource, *each: Array | float) -> BandPart:
+    """What independent errors (n,) of one source come to in draft, trim, list and GM."""
+    draft, trim, list_, gm = (float(np.linalg.norm(one)) for one in each)
+    return BandPart(source=source, draft_m=draft, trim_deg=trim, list_deg=list_, gm_m=gm)
+
+
+def _places(rigged: Rigged, up: hydrostatics.Upright) -> list[BandPart]:
+    """Of the sitter, of gear and of the bare boat's centre: each by its share of the weight."""
+    share = rigged.loads.mass_kg / rigged.loads.total_kg
+    gm = max(abs(up.gm_m), 0.01)
+    lift = rigged.setup.boat.calibration.lift_test
+    bare = BARE_OFF_M.copy()
+    bare[2] = 0.0  # has a part of its own, which a tilt test takes away
+    if lift is not None and lift.used:
+        bare[0] = LIFTED_OFF_M
+    rows: list[tuple[BandSource, Array, Array]] = [
+        ("sitter", share[rigged.rows.angler], SITTER_OFF_M),
+        ("places", share[rigged.rows.things], GEAR_OFF_M),
+        ("bare boat", share[:1], bare),
+    ]
+    return [
+        _part(
+            source,
+            0.0,
+            np.degrees(mass * off[0] / up.gm_l_m),
+            np.degrees(mass * off[1] / gm),
+            mass * off[2],
+        )
+        for source, mass, off in rows
+    ]
+
+
+def _own_height(rigged: Rigged) -> BandPart:
+    """How high the bare boat's centre lies; where it was tilted, how exactly that was read."""
+    boat, loads = rigged.setup.boat, rigged.loads
+    tilt = _tilted(boat)
+    if tilt is None:
+        return _part("own height", 0, 0, 0, BARE_OFF_M[2] * loads.mass_kg[0] / loads.total_kg)
+    return _part(
+        "tilt test", 0, 0, 0, (tilt.gm_off_m or 0.0) * _tested_kg(boat, tilt) / loads.total_kg
     )
+
+
+def _shape(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Upright) -> BandPart:
+    """The hull's shape, by what is known of it."""
+    boat = rigged.setup.boat
+    off, bm_m = hull_off(boat), up.bm_m
+    gm = off.bm_share * bm_m
+    tilt = _tilted(boat)
+    if tilt is not None:
+        other = abs(1 - _tested_kg(boat, tilt) / rigged.loads.total_kg)
+        gm *= min(1.0, AFTER_TILT + PER_LOAD * other)
+    return _part("shape", off.draft_share * _draft_m(settled), off.trim_deg, 0.0, gm)
+
+
+def hull_off(boat: Boat) -> HullOff:
+    """How far a hull may be off, by what of it was measured and tested."""
+    low = boat.tape.low_beam_m is not None
+    if boat.offsets is not None:
+        return OFFSETS
+    if _floated(boat):
+        return FLOATED_LOW_BEAMS if low else FLOATED
+    return LOW_BEAMS if low else TAPE
+
+
+def _measure_next(boat: Boat, parts: list[BandPart], gm_m: float) -> str:
+    """What of the boat to measure or test, where its shape or its own height are most of GM's ±."""
+    worst = max(parts, key=lambda part: part.gm_m)
+    if worst.source not in ("shape", "own height") or worst.gm_m < _MOST * gm_m:
+        return ""
+    if boat.offsets is None and boat.tape.low_beam_m is None:
+        return "the breadths 10 cm over the floor, amidships and at the quarters"
+    return "" if _tilted(boat) else "a tilt test afloat"
+
+
+def _floated(boat: Boat) -> bool:
+    test = boat.calibration.float_test
+    return test is not None and test.used and test.fullness_fore is not None
+
+
+def _tilted(boat: Boat) -> TiltTest | None:
+    """The tilt test, where it is used and says something that a hull can have: as docs say, one
+    that does not changes nothing."""
+    test = boat.calibration.tilt_test
+    return test if test is not None and test.used and test.hull_vcg_m is not None else None
+
+
+def _tested_kg(boat: Boat, test: TiltTest) -> float:
+    return as_tested(boat).hull_mass_kg + test.load_kg
 
 
 def _draft_m(settled: hydrostatics.Settled) -> float:
     return hydrostatics.drafts_m(settled.floating.hull, settled.rest)[1]
-
-
-def _tilted(rigged: Rigged) -> bool:
-    tilt = rigged.setup.boat.calibration.tilt_test
-    return tilt is not None and tilt.used and tilt.gm_m is not None
-
-
-def _gm_of_hull(rigged: Rigged, up: hydrostatics.Upright, bm_share: float) -> float:
-    """± of GM that the hull's shape and its own centre leave, in m."""
-    tilt = rigged.setup.boat.calibration.tilt_test
-    if tilt is not None and tilt.used and tilt.gm_m is not None:
-        if tilt.gm_se_m is None:
-            return TWO_READINGS * tilt.gm_m
-        return max(2 * tilt.gm_se_m, LEAST_TILT_SHARE * tilt.gm_m)
-    boat = as_tested(rigged.setup.boat)
-    return hypot(bm_share * up.bm_m, HULL_VCG_M * boat.hull_mass_kg / rigged.loads.total_kg)
 
 
 def _off_kg(rigged: Rigged) -> Array:
@@ -122,6 +228,7 @@ def _slopes(settled: hydrostatics.Settled, up: hydrostatics.Upright) -> _Slopes:
     km_by_kg = (waterline_m - up.kb_m) / mass_kg - up.bm_m / mass_kg
     gm = max(abs(up.gm_m), 0.01)
     return _Slopes(
+        draft_m=np.full_like(x, 0.01 / up.kg_per_cm_immersion),
         trim_deg=np.degrees((up.lcf_m - x) / (mass_kg * up.gm_l_m)),
         list_deg=np.degrees(-y / (mass_kg * gm)),
         gm_m=km_by_kg - (z - up.kg_m) / mass_kg,

@@ -1,8 +1,6 @@
 """What every account of a figure afloat has in common: inputs, its band, and how sure it is."""
 
-from collections.abc import Callable
-
-from neat_hull.model.evidence import Bands
+from neat_hull.model.evidence import BandSource
 from neat_hull.model.how import How, HowRow
 from neat_hull.model.said import HowKind
 from neat_hull.rig.bands import bands
@@ -13,6 +11,7 @@ _HULL = {
     "estimate": "Estimate: the hull comes from a tape and has not been tested afloat yet.",
     "calibrated": "The hull has been tested afloat; the rest comes from weights and the test.",
 }
+_NOTHING = 1e-4  # of a band's square: a part under a hundredth of it is not worth a line
 _WINS = "The maker's rating and instructions win over any figure here."
 
 
@@ -39,9 +38,35 @@ def common(ev: Evaluated) -> list[HowRow]:
     ]
 
 
-def with_band(ev: Evaluated, how: How, kind: HowKind, read: Callable[[Bands], float]) -> How:
-    """The account with the ± of its figure, and how sure the hull is."""
+_SOURCE: dict[BandSource, str] = {
+    "weights": "Weights, by how each is known",
+    "sitter": "Where you sit, and how high your own weight lies",
+    "places": "Where gear stands",
+    "bare boat": "Where the bare boat's own weight acts",
+    "own height": "How high the bare boat's own weight lies",
+    "tilt test": "The tilt test",
+    "shape": "The hull's shape",
+}
+
+
+def with_band(ev: Evaluated, how: How, kind: HowKind, figure: str) -> How:
+    """The account with the ± of a figure of `Bands`, where it comes from, how sure the hull is."""
     band = ev.once(bands)
     assert band is not None, "what is at rest has bands"
-    row = HowRow(label="±", value=read(band), kind=kind)
-    return how.model_copy(update={"band": row, "sure": f"{_HULL[band.hull]} {_WINS}"})
+    whole = float(getattr(band, figure))
+    parts = [
+        HowRow(label=_SOURCE[part.source], value=float(getattr(part, figure)), kind=kind)
+        for part in band.parts
+    ]
+    rest = whole**2 - sum(part.value**2 for part in parts)
+    if rest > _NOTHING * whole**2:  # a list is known as well as GM is
+        parts.append(HowRow(label="How steady the boat is (GM)", value=rest**0.5, kind=kind))
+    parts = [part for part in parts if part.value**2 > _NOTHING * whole**2]
+    parts.sort(key=lambda part: -part.value)
+    return how.model_copy(
+        update={
+            "band": HowRow(label="±", value=whole, kind=kind),
+            "band_parts": parts,
+            "sure": f"{_HULL[band.hull]} {_WINS}",
+        }
+    )

@@ -47,10 +47,11 @@ def hull_centre_m(boat: Boat) -> Array:
 def floating_hull(boat: Boat) -> FloatingHull:
     """The boat's hull, lofted once per shape. Raises InputErrors naming the measure."""
     test = boat.calibration.float_test
-    fore = aft = 0.0
+    fore, aft, low_down = 0.0, 0.0, True
     if test is not None and test.used:
         fore, aft = test.fullness_fore or 0.0, test.fullness_aft or 0.0
-    return _lofted(_shape_json(boat), fore, aft)
+        low_down = test.low_down
+    return _lofted(_shape_json(boat), fore, aft, low_down)
 
 
 class _Shape(Model):
@@ -64,8 +65,8 @@ def _shape_json(boat: Boat) -> str:
 
 
 @lru_cache(maxsize=64)
-def _lofted(shape_json: str, fore: float, aft: float) -> FloatingHull:
-    return FloatingHull.of(_hull(shape_json, fore, aft))
+def _lofted(shape_json: str, fore: float, aft: float, low_down: bool) -> FloatingHull:
+    return FloatingHull.of(_hull(shape_json, fore, aft, low_down))
 
 
 def shape_of(boat: Boat, fore: float, aft: float) -> Hull:
@@ -73,7 +74,7 @@ def shape_of(boat: Boat, fore: float, aft: float) -> Hull:
     return _hull(_shape_json(boat), fore, aft)
 
 
-def _hull(shape_json: str, fore: float, aft: float) -> Hull:
+def _hull(shape_json: str, fore: float, aft: float, low_down: bool = True) -> Hull:
     shape = _Shape.model_validate_json(shape_json)
     try:
         stations = _stations(shape)
@@ -82,7 +83,7 @@ def _hull(shape_json: str, fore: float, aft: float) -> Hull:
             [InputError(f"tape.{e.field}", e.value, e.why) for e in wrong.errors]
         ) from wrong
     hull = Hull(
-        filled(stations, fore, aft),
+        filled(stations, fore, aft, low_down),
         tuple(
             Well(**well.model_dump(exclude={"scuppers"}), drains=well.scuppers == "open")
             for well in shape.wells

@@ -12,7 +12,7 @@ from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.build import Build
 from neat_hull.physics.body.postures import leaned, rising
 from neat_hull.physics.body.segments import Seat, seated, standing
-from neat_hull.physics.hull.fullness import filled, fit_fullness
+from neat_hull.physics.hull.fullness import MARK_M, filled, fit_fullness
 from neat_hull.physics.water.drag import drag_kg
 from neat_hull.physics.water.inclining import gm_from_moves
 
@@ -77,7 +77,7 @@ def test_a_linear_boat_is_fitted_to_its_marks() -> None:
     def off_m(fore: float, aft: float) -> Array:
         return 0.5 * np.array([aft + 0.05, (fore + aft) / 2 - 0.015, fore - 0.08])
 
-    fit = fit_fullness(off_m)
+    fit = fit_fullness(off_m, np.full(3, MARK_M), usual=0.15)
     assert fit.fore == pytest.approx(0.08, abs=2e-3)
     assert fit.aft == pytest.approx(-0.05, abs=2e-3)
     assert np.abs(fit.after_m).max() < 0.1 * np.abs(fit.before_m).max()
@@ -85,7 +85,11 @@ def test_a_linear_boat_is_fitted_to_its_marks() -> None:
 
 def test_marks_no_such_boat_could_have_are_refused() -> None:
     with pytest.raises(InputError, match="disagree too far"):
-        fit_fullness(lambda fore, aft: 0.5 * np.array([fore - 0.6, aft - 0.6]))
+        fit_fullness(
+            lambda fore, aft: 0.5 * np.array([fore - 0.6, aft - 0.6]),
+            np.full(2, MARK_M),
+            usual=0.15,
+        )
 
 
 @pytest.mark.parametrize("lean_deg", [10.0, 25.0])

@@ -1416,10 +1416,31 @@ export interface components {
             proved: boolean;
         };
         /**
+         * BandPart
+         * @description What one thing that is not known comes to in each figure; all of them add in squares.
+         */
+        BandPart: {
+            /** Draft M */
+            draft_m: number;
+            /** Gm M */
+            gm_m: number;
+            /** List Deg */
+            list_deg: number;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "weights" | "sitter" | "places" | "bare boat" | "own height" | "tilt test" | "shape";
+            /** Trim Deg */
+            trim_deg: number;
+        };
+        /**
          * Bands
          * @description ± of the figures, from the evidence of each weight and of the hull.
          *
-         *     *_by_weights is the part that weighing what is aboard would take away.
+         *     offset_m is that of how far off the middle all weights together act. *_by_weights is the part
+         *     that weighing what is aboard would take away; measure_next is what of the boat would narrow GM
+         *     most, empty where nothing would by much.
          */
         Bands: {
             /** Carried Kg */
@@ -1439,6 +1460,12 @@ export interface components {
             list_by_weights_deg: number;
             /** List Deg */
             list_deg: number;
+            /** Measure Next */
+            measure_next: string;
+            /** Offset M */
+            offset_m: number;
+            /** Parts */
+            parts: components["schemas"]["BandPart"][];
             /** Trim By Weights Deg */
             trim_by_weights_deg: number;
             /** Trim Deg */
@@ -2418,7 +2445,8 @@ export interface components {
          * @description Known weight aboard, and how high the gunwale stands at two to six places.
          *
          *     The load is everything besides the bare boat. fullness_fore and fullness_aft are what the fit
-         *     found; null until it has run.
+         *     found; null until it has run. low_down says that they are those of the bottom and the bilge; of
+         *     older fits they are those of the whole side.
          */
         FloatTest: {
             /** Fullness Aft */
@@ -2431,6 +2459,11 @@ export interface components {
             load_x_m: number;
             /** Load Z M */
             load_z_m: number;
+            /**
+             * Low Down
+             * @default false
+             */
+            low_down: boolean;
             /** Marks */
             marks: components["schemas"]["FloatMark"][];
             /** Used */
@@ -2700,9 +2733,16 @@ export interface components {
         /**
          * How
          * @description How a figure was computed: words, formula, values, and how sure it is.
+         *
+         *     band_parts are what of the band comes from where; they add in squares.
          */
         How: {
             band?: components["schemas"]["HowRow"] | null;
+            /**
+             * Band Parts
+             * @default []
+             */
+            band_parts: components["schemas"]["HowRow"][];
             /** Formula */
             formula: string;
             /** Plain */
@@ -3933,7 +3973,9 @@ export interface components {
          * @description What a tape gives; the rules for each are the core's, see `physics.tape.require_tape`.
          *
          *     bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships, null for what is
-         *     typical of the chine; stern_beam_m is the breadth of a transom, 0 for a pointed stern.
+         *     typical of the chine; stern_beam_m is the breadth of a transom, 0 for a pointed stern. low_beam*
+         *     are breadths a hand's breadth (10 cm) over the ground, hollow_m how far a tunnel, V or arch
+         *     stands off it; null where nobody has taken them.
          */
         TapeMeasures: {
             /** Beam Aft Quarter M */
@@ -3960,8 +4002,16 @@ export interface components {
             chine: "soft" | "hard";
             /** Depth M */
             depth_m: number;
+            /** Hollow M */
+            hollow_m?: number | null;
             /** Length M */
             length_m: number;
+            /** Low Beam Aft M */
+            low_beam_aft_m?: number | null;
+            /** Low Beam Fore M */
+            low_beam_fore_m?: number | null;
+            /** Low Beam M */
+            low_beam_m?: number | null;
             /** Rocker Bow M */
             rocker_bow_m: number;
             /** Rocker Stern M */
@@ -4171,6 +4221,8 @@ export interface components {
             displacement_kg: number;
             /** Gm M */
             gm_m: number;
+            /** Gm Off M */
+            gm_off_m: number;
             /** Gm Se M */
             gm_se_m: number | null;
             /** Hull Vcg M */
@@ -4211,11 +4263,14 @@ export interface components {
          * @description Weights moved sideways, angles read. The load is everything besides the bare boat, weights
          *     included, with them on the centreline.
          *
-         *     gm_m, gm_se_m and hull_vcg_m are what the regression found; null until it has run.
+         *     gm_m with its standard error gm_se_m and ± gm_off_m, and hull_vcg_m, are what the fit found;
+         *     null until it has run.
          */
         TiltTest: {
             /** Gm M */
             gm_m?: number | null;
+            /** Gm Off M */
+            gm_off_m?: number | null;
             /** Gm Se M */
             gm_se_m?: number | null;
             /** Hull Vcg M */

@@ -81,6 +81,17 @@ export const CHOICES = {
       "starboard"
     ]
   },
+  "BandPart": {
+    "source": [
+      "weights",
+      "sitter",
+      "places",
+      "bare boat",
+      "own height",
+      "tilt test",
+      "shape"
+    ]
+  },
   "Bands": {
     "hull": [
       "estimate",
@@ -699,6 +710,9 @@ export const USUAL = {
     "by": "loose",
     "leashed": false
   },
+  "FloatTest": {
+    "low_down": false
+  },
   "FlushTube": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -731,7 +745,8 @@ export const USUAL = {
     "tubes": 1
   },
   "How": {
-    "sure": ""
+    "sure": "",
+    "band_parts": []
   },
   "Judging": {
     "waters": "river",

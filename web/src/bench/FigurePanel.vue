@@ -132,6 +132,10 @@ const floor = (over_m: number, where: string) =>
         <h2>Weigh these first</h2>
         <p class="weigh">{{ weigh.join(' · ') }}</p>
       </template>
+      <template v-if="figures.bands?.measure_next">
+        <h2>Measure next</h2>
+        <p class="weigh" data-testid="measure-next">{{ figures.bands.measure_next }}</p>
+      </template>
       <p class="estimate">
         <template v-if="figures.bands?.hull === 'estimate'"
           ><b>Estimate</b> from a tape; no test afloat yet.</template

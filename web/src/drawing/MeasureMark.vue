@@ -72,13 +72,21 @@ const mark = computed<Mark | null>(() => {
       return up(aft + 0.08 * length, 0, at(d.keel_z_m, aft + 0.08 * length))
     case 'stern_beam_m':
       return across(aft, Math.max(0.05, d.half_breadth_m[0]!))
+    case 'low_beam_m':
+      return across(fwd - props.tape.beam_at_m, (props.tape.low_beam_m ?? props.tape.beam_m) / 2)
+    case 'low_beam_fore_m':
+      return across(fwd - length / 4, (props.tape.low_beam_fore_m ?? props.tape.beam_m) / 2)
+    case 'low_beam_aft_m':
+      return across(aft + length / 4, (props.tape.low_beam_aft_m ?? props.tape.beam_m) / 2)
+    case 'hollow_m':
+      return up((aft + fwd) / 2, 0, props.tape.hollow_m ?? 0)
     case 'bottom_beam_m':
       return across((aft + fwd) / 2, d.bottom_beam_m / 2)
     default:
       return null
   }
 })
-const inSide = computed(() => /depth|height|rocker/.test(props.field))
+const inSide = computed(() => /depth|height|rocker|hollow/.test(props.field))
 const middle = computed<Point>(() => {
   const m = mark.value
   return m ? [(m.from[0] + m.to[0]) / 2, (m.from[1] + m.to[1]) / 2] : [0, 0]

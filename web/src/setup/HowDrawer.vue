@@ -50,6 +50,17 @@ watch(
         <b>± {{ show(how.band.value, how.band.kind, units) }}</b> by the evidence of hull and
         weights
       </p>
+      <table v-if="how.band_parts.length" data-testid="how-band-parts">
+        <caption>
+          What of it comes from where; the parts add in squares
+        </caption>
+        <tbody>
+          <tr v-for="row in how.band_parts" :key="row.label">
+            <th scope="row">{{ row.label }}</th>
+            <td class="num">{{ show(row.value, row.kind, units) }}</td>
+          </tr>
+        </tbody>
+      </table>
       <p class="soft">{{ how.sure }}</p>
     </template>
   </el-drawer>

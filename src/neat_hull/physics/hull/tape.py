@@ -31,11 +31,24 @@ _BOTTOM_AT = np.array([0.0, 0.14, 0.28, 0.42, 0.56, 0.70, 0.85, 1.0])
 _BOTTOM_RISE: dict[Bottom, Array] = {
     "flat": np.array([0.0, 0.0, 0.0, 0.0, 0.0, 0.002, 0.008, 0.02]),
     "shallow_arch": 0.13 * _BOTTOM_AT**2,
-    "shallow_v": 0.16 * _BOTTOM_AT,
-    "twin_ridge": np.array([0.13, 0.12, 0.085, 0.035, 0.004, 0.0, 0.018, 0.06]),
-    "tunnel": np.array([0.24, 0.24, 0.16, 0.02, 0.0, 0.0, 0.012, 0.05]),
+    "shallow_v": 0.11 * _BOTTOM_AT,
+    "twin_ridge": np.array([0.08, 0.074, 0.052, 0.022, 0.003, 0.0, 0.011, 0.037]),
+    "tunnel": np.array([0.14, 0.14, 0.094, 0.012, 0.0, 0.0, 0.007, 0.029]),
 }
 _TURN_AT: dict[Chine, float] = {"soft": 0.76, "hard": 0.90}  # share of the half-breadth
+LOW_M = 0.10  # a hand's breadth: about where the water stands, and low enough to see the bilge
+# From the turn of the bilge, 0, to the gunwale, 1, the side goes out by 1 − (1 − t)^q: straight for
+# 1, the rounder the higher. With 3 a soft chine has nine tenths of the beam a hand's breadth up.
+_SIDE: dict[Chine, float] = {"soft": 2.7, "hard": 1.0}
+_STRAIGHTEST, _ROUNDEST = 0.6, 14.0
+# Of a breadth measured low down: the bilge turns within it.
+_TURN_IN: dict[Chine, float] = {"soft": 0.88, "hard": 0.98}
+_EARLY: dict[Chine, float] = {"soft": 1.5, "hard": 1.0}
+# Where a side is cut, from its turn: closer together where it is round.
+_SIDE_AT: dict[Chine, Array] = {
+    "soft": np.linspace(0.0, 1.0, 8)[1:] ** 1.7,
+    "hard": np.linspace(0.0, 1.0, 7)[1:],
+}
 
 
 @dataclass(frozen=True)
@@ -46,6 +59,11 @@ class Tape:
     stern_height_m are floor to the tips; rockers are how far keel ends stand off a flat floor.
     bottom_beam_m is the breadth of the bottom at the turn of the bilge amidships (None: typical of
     the chine), so it says how far the sides flare; stern_beam_m is a transom's breadth, or 0.
+
+    Three that decide how steady the boat is, None where nobody has taken them: the breadths at
+    LOW_M over the floor that the boat stands on, amidships and at the quarters; and hollow_m, how
+    far the bottom stands off that floor in the middle (a tunnel), at the turn of the bilge (a V, an
+    arch), or between the ridges.
     """
 
     length_m: float
@@ -62,6 +80,10 @@ class Tape:
     chine: Chine
     bottom_beam_m: float | None = None
     stern_beam_m: float = 0.0
+    low_beam_m: float | None = None
+    low_beam_fore_m: float | None = None
+    low_beam_aft_m: float | None = None
+    hollow_m: float | None = None
 
     @property
     def turn_at(self) -> float:
@@ -126,6 +148,23 @@ def require_tape(tape: Tape) -> None:
             "a transom is no wider than the boat a quarter from the stern",
         ),
     ]
+    for name, over in (
+        ("low_beam_m", beam),
+        ("low_beam_fore_m", tape.beam_fore_quarter_m),
+        ("low_beam_aft_m", tape.beam_aft_quarter_m),
+    ):
+        low = getattr(tape, name)
+        right = low is None or 0.4 * over <= low <= over
+        rules.append(
+            (name, right, "a hand's breadth up, the boat is 40 % to all of its beam there")
+        )
+    rules.append(
+        (
+            "hollow_m",
+            tape.hollow_m is None or 0 <= tape.hollow_m <= 0.4 * depth,
+            "the hollow, or the rise, of the bottom is at most 40 % of the depth",
+        )
+    )
     wrong = [InputError(name, getattr(tape, name), why) for name, right, why in rules if not right]
     if wrong:
         raise InputErrors(wrong)
@@ -140,8 +179,8 @@ def stations_from_tape(tape: Tape) -> tuple[Station, ...]:
     x[np.abs(x - widest).argmin()] = widest  # the measure itself must be met, not nearly
     half, keel, sheer = half_breadth_m(tape, x), keel_m(tape, x), sheer_m(tape, x)
     return tuple(
-        Station(float(at), _section(tape, b, k, s))
-        for at, b, k, s in zip(x, half, keel, sheer, strict=True)
+        Station(float(at), _section(tape, b, k, s, side))
+        for at, b, k, s, side in zip(x, half, keel, sheer, _sides(tape, x), strict=True)
     )
 
 
@@ -182,22 +221,70 @@ def keel_m(tape: Tape, x_m: Array) -> Array:
     return keel
 
 
-def _section(tape: Tape, half_m: float, keel_m: float, sheer_m: float) -> Array:
-    """Half-section (n, 2) from keel to sheer, as many points for every x so that lines run fair."""
-    depth = sheer_m - keel_m
-    turn = half_m * tape.turn_at
-    fine = 1 - 2 * half_m / tape.beam_m  # 0 at the widest place, 1 at the ends
-    rise = _BOTTOM_RISE[tape.bottom] * turn + 0.35 * fine**2 * depth * _BOTTOM_AT
-    rise = np.minimum(rise - rise.min(), 0.5 * depth)
-    bottom = np.column_stack((turn * _BOTTOM_AT, keel_m + rise))
-    start = bottom[-1]
-    if tape.chine == "hard":
-        side = np.linspace(start, (half_m, sheer_m), 7)[1:]
-    else:
-        angle = np.linspace(0, np.pi / 2, 6)[1:]
-        bilge = 0.55 * (sheer_m - start[1])
-        round_ = np.column_stack(
-            (turn + (half_m - turn) * np.sin(angle), start[1] + bilge * (1 - np.cos(angle)))
+@dataclass(frozen=True)
+class _Side:
+    """Where the bilge turns, as a share of the half-breadth; how round the side is from there."""
+
+    turn: float
+    q: float
+
+
+def _sides(tape: Tape, x_m: Array) -> list[_Side]:
+    """The side at each x: as measured amidships and at the quarters, straight between them."""
+    at = np.array([0.25, 1 - tape.beam_at_m / tape.length_m, 0.75]) * tape.length_m
+    beams = (tape.beam_aft_quarter_m, tape.beam_m, tape.beam_fore_quarter_m)
+    lows = (tape.low_beam_aft_m, tape.low_beam_m, tape.low_beam_fore_m)
+    found = [
+        _side(tape, beam / 2, low, float(keel), float(sheer))
+        for beam, low, keel, sheer in zip(
+            beams, lows, keel_m(tape, at), sheer_m(tape, at), strict=True
         )
-        side = np.vstack((round_, [(half_m, sheer_m)]))
-    return np.vstack((bottom, side))
+    ]
+    known = [side for side, low in zip(found, lows, strict=True) if low is not None]
+    if len(known) == 1:  # one measure says what the others are like
+        found = known * 3
+    turn, q = (
+        np.interp(x_m, at, [getattr(side, name) for side in found]) for name in ("turn", "q")
+    )
+    return [_Side(float(one), float(other)) for one, other in zip(turn, q, strict=True)]
+
+
+def _side(
+    tape: Tape, half_m: float, low_beam_m: float | None, keel_m: float, sheer_m: float
+) -> _Side:
+    """The one that passes through a breadth measured low down; the typical one without."""
+    turn, q = tape.turn_at, _SIDE[tape.chine]
+    if low_beam_m is None:
+        return _Side(turn, q)
+    low = min(low_beam_m / 2, 0.999 * half_m)
+    turn = min(turn, _TURN_IN[tape.chine] * low / half_m)
+    start = keel_m + float(_rise(tape, half_m, turn, sheer_m - keel_m)[-1])
+    up = (LOW_M - start) / (sheer_m - start)
+    if up <= 0.02:  # the bottom itself stands that high there
+        return _Side(turn, q)
+    out = ((low / half_m - turn) / (1 - turn)) ** _EARLY[tape.chine]
+    return _Side(turn, float(np.clip(np.log1p(-out) / np.log1p(-up), _STRAIGHTEST, _ROUNDEST)))
+
+
+def _rise(tape: Tape, half_m: float, turn: float, depth_m: float) -> Array:
+    """Height of the bottom over its lowest point at _BOTTOM_AT, keel to turn."""
+    shape = _BOTTOM_RISE[tape.bottom]
+    size = turn * half_m
+    if tape.hollow_m is not None and shape.max() > 0:
+        # As deep as measured amidships, and in the same proportion where the boat is narrower.
+        size = tape.hollow_m / float(shape.max()) * 2 * half_m / tape.beam_m
+    fine = 1 - 2 * half_m / tape.beam_m  # 0 at the widest place, 1 at the ends
+    rise = shape * size + 0.35 * fine**2 * depth_m * _BOTTOM_AT
+    low: Array = np.minimum(rise - rise.min(), 0.5 * depth_m)
+    return low
+
+
+def _section(tape: Tape, half_m: float, keel_m: float, sheer_m: float, side: _Side) -> Array:
+    """Half-section (n, 2) from keel to sheer, as many points for every x so that lines run fair."""
+    turn = half_m * side.turn
+    bottom_z = keel_m + _rise(tape, half_m, side.turn, sheer_m - keel_m)
+    bottom = np.column_stack((turn * _BOTTOM_AT, bottom_z))
+    up, start = _SIDE_AT[tape.chine], bottom_z[-1]
+    out = (1 - (1 - up) ** side.q) ** (1 / _EARLY[tape.chine])
+    rest = np.column_stack((turn + (half_m - turn) * out, start + (sheer_m - start) * up))
+    return np.vstack((bottom, rest))

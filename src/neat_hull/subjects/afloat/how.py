@@ -27,7 +27,7 @@ def trim(ev: Evaluated) -> How:
             HowRow(label="Trim θ, bow up", value=float(np.degrees(rest.trim_rad)), kind="angle"),
         ],
     )
-    return with_band(ev, how, "angle", lambda band: band.trim_deg)
+    return with_band(ev, how, "angle", "trim_deg")
 
 
 def to_one_side(ev: Evaluated) -> How:
@@ -50,7 +50,7 @@ def to_one_side(ev: Evaluated) -> How:
             ),
         ],
     )
-    return with_band(ev, how, "angle", lambda band: band.list_deg)
+    return with_band(ev, how, "angle", "list_deg")
 
 
 def gm(ev: Evaluated) -> How:
@@ -70,7 +70,7 @@ def gm(ev: Evaluated) -> How:
             HowRow(label="GM", value=up.gm_m, kind="length"),
         ],
     )
-    return with_band(ev, how, "length", lambda band: band.gm_m)
+    return with_band(ev, how, "length", "gm_m")
 
 
 HOW = {"trim": trim, "list": to_one_side, "gm": gm}

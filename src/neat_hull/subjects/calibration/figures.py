@@ -22,11 +22,17 @@ from neat_hull.model.calibration_report import (
 )
 from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.hull.fullness import Fitted, fit_fullness
+from neat_hull.physics.hull.fullness import (
+    USUAL,
+    USUAL_LOW_BEAMS,
+    Fitted,
+    fit_fullness,
+    mark_off_m,
+)
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.floating import FloatingHull
-from neat_hull.physics.water.inclining import Inclined, gm_from_moves
+from neat_hull.physics.water.inclining import Inclined, gm_by_curve, gm_from_moves
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.hulls import as_tested, floating_hull, hull_centre_m, lifted, shape_of
 
@@ -60,19 +66,19 @@ def _refit_float(boat: Boat, test: FloatTest) -> FloatTest:
     except InputErrors:
         if test.used:
             raise
-    return test.model_copy(update={"fullness_fore": fore, "fullness_aft": aft})
+    return test.model_copy(update={"fullness_fore": fore, "fullness_aft": aft, "low_down": True})
 
 
 def _refit_tilt(boat: Boat, test: TiltTest) -> TiltTest:
-    gm = se = vcg = None
+    gm = se = off = vcg = None
     try:
         inclined, hull_vcg = _tilt_fit(boat, test)
-        gm, se = inclined.gm_m, inclined.gm_se_m
+        gm, se, off = inclined.gm_m, inclined.gm_se_m, inclined.gm_off_m
         vcg = hull_vcg if _plausible(boat, hull_vcg) else None
     except InputErrors:
         if test.used:
             raise
-    return test.model_copy(update={"gm_m": gm, "gm_se_m": se, "hull_vcg_m": vcg})
+    return test.model_copy(update={"gm_m": gm, "gm_se_m": se, "gm_off_m": off, "hull_vcg_m": vcg})
 
 
 def report(boat: Boat) -> CalibrationReport:
@@ -144,7 +150,9 @@ def _float_fit(boat: Boat, test: FloatTest) -> Fitted:
         return off
 
     try:
-        return fit_fullness(off_m)
+        known_m = mark_off_m((marks_x - hull.x_aft_m) / hull.length_m)
+        low = boat.tape.low_beam_m is not None or boat.offsets is not None
+        return fit_fullness(off_m, known_m, USUAL_LOW_BEAMS if low else USUAL)
     except InputError as wrong:
         raise InputErrors(
             [InputError("calibration.float_test.marks", wrong.value, wrong.why)]
@@ -186,21 +194,24 @@ def _float_report(boat: Boat, test: FloatTest) -> FloatFit:
 
 
 def _tilt_fit(boat: Boat, test: TiltTest) -> tuple[Inclined, float]:
-    """The regression, and the height of the hull's own centre that it comes to."""
+    """GM on the boat's own curve, and the height of the hull's own centre that it comes to."""
     loads, floating = _test_loads(boat, test), floating_hull(boat)
     moments = np.array([one.mass_kg * one.offset_m for one in test.readings])
     heels = np.radians([one.heel_deg for one in test.readings])
     try:
-        found = gm_from_moves(loads.total_kg, moments, heels)
         held = hydrostatics.held_upright(floating, loads, WATER_DENSITY_KG_M3[test.water])
         if held is None:
             raise InputError("load_kg", test.load_kg, "the boat does not float with this load")
+        up, curve = hydrostatics.upright(held), hydrostatics.righting_curve(held, heels)
+        if np.isfinite(curve.gz_m).all():
+            found = gm_by_curve(loads.total_kg, moments, heels, curve.gz_m, up.gm_m)
+        else:  # it would go under before it leans so far: the hull is not as it was measured
+            found = gm_from_moves(loads.total_kg, moments, heels)
     except InputError as wrong:
         field = "readings" if wrong.field == "moves" else wrong.field
         raise InputErrors(
             [InputError(f"calibration.tilt_test.{field}", wrong.value, wrong.why)]
         ) from wrong
-    up = hydrostatics.upright(held)
     kg = up.gm_m + up.kg_m - found.gm_m
     hull_kg = float(loads.mass_kg[0])
     return found, (kg * loads.total_kg - test.load_kg * test.load_z_m) / hull_kg
@@ -218,6 +229,7 @@ def _tilt_report(boat: Boat, test: TiltTest) -> TiltFit:
     return TiltFit(
         gm_m=found.gm_m,
         gm_se_m=found.gm_se_m,
+        gm_off_m=found.gm_off_m,
         start_deg=float(np.degrees(found.start_rad)),
         displacement_kg=loads.total_kg,
         points=[

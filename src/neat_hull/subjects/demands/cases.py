@@ -6,6 +6,7 @@ from functools import cached_property, lru_cache
 
 import numpy as np
 
+from neat_hull.model.evidence import Bands
 from neat_hull.model.said import Amount, Said
 from neat_hull.physics.body.postures import leaned, rising
 from neat_hull.physics.body.segments import Body, seated, standing
@@ -46,11 +47,11 @@ class Asked:
         return self.ev.rigged
 
     @cached_property
-    def gm_band_m(self) -> float:
-        """± of GM as the boat lies."""
+    def band(self) -> Bands:
+        """± of the figures as the boat lies."""
         found = self.ev.once(bands)
         assert found is not None, "demands are put to a boat that floats"
-        return found.gm_m
+        return found
 
     def posture(self, body: Body, sway_m: float = 0.0) -> Loads:
         """The same boat with the angler in another posture, swayed to the strong side."""

@@ -10,13 +10,14 @@ compared in the tests.
 """
 
 from dataclasses import dataclass
-from math import degrees, isfinite
+from math import degrees, hypot, isfinite
 
 import numpy as np
 
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.boat import Cleat
 from neat_hull.model.demands import Demand
+from neat_hull.model.evidence import Bands
 from neat_hull.model.setup import Setup
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.cross_curves import cross_curves
@@ -126,7 +127,7 @@ def readings(ev: Evaluated) -> list[DemandReading]:
                 code=case.code,
                 title=case.title,
                 margin_used=margin,
-                margin_band=(margin or 0.0) * band.gm_m / max(gm, band.gm_m, 1e-3),
+                margin_band=_margin_band(band, margin, gm, greatest) or 0.0,
                 heel_deg=degrees(heel) if rests else None,
                 freeboard_m=float(read.edge_over_m[i]) if rests else None,
                 gm_m=gm,
@@ -171,7 +172,7 @@ def _solve(boat: Asked, case: DemandLoads) -> Demand:
         lever_m=lever,
         greatest_gz_m=greatest,
         margin_used=margin,
-        margin_band=_margin_band(boat, margin, gm),
+        margin_band=_margin_band(boat.band, margin, gm, greatest),
         section_water_m=None,
         verdict="stop",
         trouble=None,
@@ -206,11 +207,14 @@ def _solve(boat: Asked, case: DemandLoads) -> Demand:
     )
 
 
-def _margin_band(boat: Asked, margin: float | None, gm_m: float | None) -> float | None:
-    """± of a margin: near upright levers go with GM, so its share of GM is their share."""
-    if margin is None or gm_m is None or gm_m <= 0:
+def _margin_band(
+    band: Bands, margin: float | None, gm_m: float | None, greatest_gz_m: float | None
+) -> float | None:
+    """± of a margin: near upright levers go with GM, so its share of GM is their share; and what
+    is not known of where the weights act sideways is a lever as well."""
+    if margin is None or gm_m is None or gm_m <= 0 or not greatest_gz_m:
         return None
-    return margin * boat.gm_band_m / max(gm_m, boat.gm_band_m)
+    return hypot(margin * band.gm_m / max(gm_m, band.gm_m, 1e-3), band.offset_m / greatest_gz_m)
 
 
 def _greatest_gz_m(upright: hydrostatics.Settled) -> float | None:

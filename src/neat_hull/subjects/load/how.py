@@ -56,7 +56,7 @@ def wells(ev: Evaluated) -> How:
             ),
         ],
     )
-    return with_band(ev, how, "length", lambda band: band.draft_m)
+    return with_band(ev, how, "length", "draft_m")
 
 
 HOW = {"weight": weight, "wells": wells}

@@ -27,6 +27,7 @@ function start(): void {
       x_m: Math.round(props.bow_x_m * share * 100) / 100,
       freeboard_m: 0.25,
     })),
+    low_down: true,
     fullness_fore: null,
     fullness_aft: null,
   }

@@ -1,0 +1,39 @@
+"""Bands against simulated owners of boats that the model has no shape of."""
+
+from collections import defaultdict
+
+import numpy as np
+import pytest
+from tests.owners import FAMILIES, Errors, simulated
+
+OWNERS = 30
+
+
+@pytest.fixture(scope="module")
+def found() -> dict[str, list[Errors]]:
+    """The errors and bands of each owner, by what was measured."""
+    found = defaultdict(list)
+    names = list(FAMILIES)
+    for n in range(OWNERS):
+        draw = np.random.default_rng(7000 + n)
+        for knows, errors in simulated(draw, names[n % len(names)], afloat=False).items():
+            found[knows].append(errors)
+    return found
+
+
+@pytest.mark.parametrize("knows", ["tape", "low beams"])
+@pytest.mark.parametrize("figure", ["carried", "draft", "trim", "list", "gm", "margin"])
+def test_the_true_figure_lies_in_its_band(
+    found: dict[str, list[Errors]], knows: str, figure: str
+) -> None:
+    """Meant for 95 of 100; of thirty, fewer than four fifths would be chance once in a thousand."""
+    pairs = [errors[figure] for errors in found[knows] if figure in errors]
+    assert len(pairs) > OWNERS / 2
+    assert np.mean([abs(error) <= band for error, band in pairs]) >= 0.8
+
+
+def test_the_breadths_low_down_tell_gm_several_times_better(found: dict[str, list[Errors]]) -> None:
+    spread = {k: np.std([errors["gm"][0] for errors in found[k]]) for k in ("tape", "low beams")}
+    assert spread["low beams"] < 0.5 * spread["tape"]
+    bands = {k: np.median([errors["gm"][1] for errors in found[k]]) for k in spread}
+    assert bands["low beams"] < 0.6 * bands["tape"]
