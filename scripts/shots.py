@@ -36,7 +36,7 @@ def tilt(page: Page) -> None:
 
 def judge(page: Page) -> None:
     """A finding with its suggestions, everything arranged, and before against after."""
-    page.locator('[data-finding^="in the pedals"] .head').click()
+    page.locator('[data-finding^="in-the-pedals"] .head').click()
     page.get_by_test_id("try").click()
     page.get_by_test_id("apply").wait_for()
     page.screenshot(path=TARGET / "findings.png")

@@ -30,13 +30,13 @@ def test_the_walk_leads_from_measure_to_measure_and_shows_the_tape(
     bench: Page, server: Server
 ) -> None:
     bench.goto(f"{server.url}/boat")
-    expect(bench.get_by_test_id("walk")).to_contain_text("1 of 12")
+    expect(bench.get_by_test_id("walk")).to_contain_text("1 of 16")
     bench.get_by_test_id("walk-next").click()
     expect(bench.get_by_test_id("beam_m")).to_be_focused()
     expect(bench.get_by_test_id("measure-mark")).to_contain_text("88.0")
     fill(bench.get_by_test_id("beam_m"), "2'10\"")
     expect(bench.get_by_test_id("beam_m")).to_have_value("86.4")
-    expect(bench.get_by_test_id("walk")).to_contain_text("3 of 12")  # Tab went on to the next
+    expect(bench.get_by_test_id("walk")).to_contain_text("3 of 16")  # Tab went on to the next
 
 
 def test_a_transom_changes_the_lines_and_a_wide_one_is_refused(bench: Page, server: Server) -> None:

@@ -39,8 +39,9 @@ def test_a_changed_measure_answers_live_and_is_saved(bench: Page, server: Server
     bench.goto(f"{server.url}/boat")
     draft = bench.get_by_test_id("boat-drafts")
     before = draft.inner_text()
-    bench.get_by_test_id("beam_m").fill("80")
-    bench.get_by_test_id("beam_m").press("Tab")
+    for field, text in (("beam_m", "80"), ("low_beam_m", "70")):
+        bench.get_by_test_id(field).fill(text)
+        bench.get_by_test_id(field).press("Tab")
     expect(draft).not_to_have_text(before)
     live = draft.inner_text()
     bench.get_by_test_id("save-boat").click()

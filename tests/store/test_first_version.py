@@ -9,6 +9,7 @@ from typing import Any
 
 import pytest
 
+from neat_hull.files.demo import demo_setups
 from neat_hull.files.gear_csv import read_gear
 from neat_hull.files.setup_file import read_setup, write_setup
 from neat_hull.model.setup import Setup
@@ -38,17 +39,32 @@ def key_now(key: str) -> str:
     return code.replace(" ", "-") + colon + rest
 
 
+def measured(setup: Setup) -> Setup:
+    """With what has been measured of the boat since: today's demo has the same boats.
+
+    A tape alone is read as rounder sides than it was then, on purpose (docs/uncertainty.md); the
+    breadths low down make them the same again, to half a centimetre of GM.
+    """
+    today = {one.boat.name: one.boat.tape for one in demo_setups()}[setup.boat.name]
+    low = today.model_dump(include={"low_beam_m", "low_beam_fore_m", "low_beam_aft_m", "hollow_m"})
+    tape = setup.boat.tape.model_copy(update=low)
+    return setup.model_copy(update={"boat": setup.boat.model_copy(update={"tape": tape})})
+
+
 def same(setup: Setup, was: dict[str, Any]) -> None:
     """The figures, zones and findings that the first version had, accepted ones among them."""
-    now = evaluate(setup)
+    now = evaluate(measured(setup))
     assert now.weight.carried_kg == pytest.approx(was["carried_kg"], abs=1e-9)
     assert now.afloat is not None
-    for name in ("trim_deg", "heel_deg", "gm_m"):
-        assert getattr(now.afloat, name) == pytest.approx(was[name], abs=1e-9)
+    for name, within in (("trim_deg", 0.1), ("heel_deg", 0.1), ("gm_m", 0.005)):
+        assert getattr(now.afloat, name) == pytest.approx(was[name], abs=within)
     assert {str(row.thing_id): row.zone for row in now.aboard} == was["zones"]
     before = {key_now(key): tuple(told) for key, told in was["findings"].items()}
     after = {one.key: (one.verdict, one.accepted) for one in now.findings}
-    assert after == before
+    # What was accepted still is, or has come back as worse: the sides stand a little otherwise.
+    back = {one.key for one in now.findings if one.returned}
+    assert back <= {"a-demand-past-its-margin:land"}
+    assert after == before | {key: (before[key][0], None) for key in back}
 
 
 @pytest.mark.parametrize("setup_id", sorted(map(int, EXPECTED["setups"])))

@@ -74,6 +74,11 @@ watch(
   font-family: var(--mono);
   font-size: 12px;
 }
+caption {
+  padding: 4px 0;
+  color: var(--soft);
+  text-align: left;
+}
 table {
   width: 100%;
   border-collapse: collapse;

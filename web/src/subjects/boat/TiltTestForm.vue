@@ -57,9 +57,7 @@ const line = computed(() => {
 const gm = computed(() => {
   const fit = props.fit
   if (!fit) return ''
-  return fit.gm_se_m === null
-    ? show(fit.gm_m, 'length', props.units)
-    : showBand(fit.gm_m, fit.gm_se_m, 'length', props.units)
+  return showBand(fit.gm_m, fit.gm_off_m, 'length', props.units)
 })
 </script>
 
