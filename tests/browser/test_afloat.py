@@ -72,7 +72,7 @@ def test_a_tilt_test_from_the_box_changes_gm_and_its_band(bench: Page, server: S
     bench.get_by_test_id("save-boat").click()
     expect(bench.get_by_test_id("boat-confidence")).to_have_text("tested afloat")
     after, narrow = gm.inner_text().split("±")
-    assert figure(narrow) < figure(band)
+    assert figure(narrow) < figure(band), fit.inner_text()
     assert (before, band) != (after, narrow)
 
 
