@@ -10,12 +10,21 @@ import urllib.request
 from collections.abc import Callable, Iterator
 from functools import partial
 from pathlib import Path
+from typing import TypeVar
 
 import pytest
 from tests.servers import ServerThread
 
-from neat_hull.api.aside import ASIDE, MOST_WAITING, Aside, only
+from neat_hull.api.aside import ASIDE, MOST_WAITING, Aside
 from neat_hull.errors import BusyError, InputError
+
+T = TypeVar("T")
+
+
+def only(answers: Iterator[T]) -> T:
+    """The one answer of a question that has one."""
+    (answer,) = answers
+    return answer
 
 
 def counted(to: int) -> Iterator[int]:

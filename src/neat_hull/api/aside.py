@@ -158,12 +158,6 @@ class Asked(Generic[T]):
 ASIDE = Aside()
 
 
-def only(answers: Iterator[T]) -> T:
-    """The one answer of a question that has one."""
-    (answer,) = answers
-    return answer
-
-
 def _serve(pipe: Connection) -> None:
     """Answer question after question, until the asker is gone."""
     signal.signal(signal.SIGINT, signal.SIG_IGN)  # Ctrl-C is the server's to handle

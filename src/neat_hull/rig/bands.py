@@ -55,6 +55,7 @@ FLOATED_LOW_BEAMS = HullOff(0.05, 0.11, 0.3)
 # Of what BM may be off, what is left to a hull whose GM was measured by tilting it: under another
 # load the water stands elsewhere. More, the more the load differs from that of the test.
 AFTER_TILT, PER_LOAD = 0.5, 1.0
+OLD_TILT_SHARE = 0.10  # of GM: for tilt tests fitted before each told how far it may be off
 
 
 _MOST = 0.6  # of a band: below that another measure narrows it by little
@@ -149,9 +150,7 @@ def _own_height(rigged: Rigged) -> BandPart:
     tilt = _tilted(boat)
     if tilt is None:
         return _part("own height", 0, 0, 0, BARE_OFF_M[2] * loads.mass_kg[0] / loads.total_kg)
-    return _part(
-        "tilt test", 0, 0, 0, (tilt.gm_off_m or 0.0) * _tested_kg(boat, tilt) / loads.total_kg
-    )
+    return _part("tilt test", 0, 0, 0, _tilt_off_m(tilt) * _tested_kg(boat, tilt) / loads.total_kg)
 
 
 def _shape(rigged: Rigged, settled: hydrostatics.Settled, up: hydrostatics.Upright) -> BandPart:
@@ -196,6 +195,14 @@ def _tilted(boat: Boat) -> TiltTest | None:
     that does not changes nothing."""
     test = boat.calibration.tilt_test
     return test if test is not None and test.used and test.hull_vcg_m is not None else None
+
+
+def _tilt_off_m(test: TiltTest) -> float:
+    """± of the GM that a tilt test found; of one fitted before that was told, what two readings
+    were taken for, or two standard errors where that is more."""
+    if test.gm_off_m is not None:
+        return test.gm_off_m
+    return max(OLD_TILT_SHARE * abs(test.gm_m or 0.0), 2 * (test.gm_se_m or 0.0))
 
 
 def _tested_kg(boat: Boat, test: TiltTest) -> float:

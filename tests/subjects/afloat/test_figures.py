@@ -361,6 +361,18 @@ def test_a_tilt_test_narrows_the_band_of_gm() -> None:
     assert found.bands.gm_m < plain.gm_m
 
 
+def test_a_tilt_test_fitted_before_its_band_was_told_is_not_taken_for_exact() -> None:
+    near = tilted(float(hull_centre_m(boat_with())[2]), (-0.6, -0.3, 0.3, 0.6))
+    test = refit(boat_with(tilt_test=near)).calibration.tilt_test
+    assert test is not None
+    assert test.gm_m is not None
+    old = boat_with(tilt_test=test.model_copy(update={"gm_off_m": None}))
+    found = evaluate(taped().model_copy(update={"boat": old})).bands
+    assert found is not None
+    part = next(one for one in found.parts if one.source == "tilt test")
+    assert part.gm_m > 0.05 * test.gm_m
+
+
 def test_a_tilt_test_that_no_hull_can_have_changes_nothing() -> None:
     plain = evaluate(taped())
     boat = refit(boat_with(tilt_test=tilt_test(0.05)))

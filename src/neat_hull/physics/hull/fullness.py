@@ -63,7 +63,9 @@ def filled(
         up = np.clip((z - keel) / max(sheer - keel, 1e-9), 0.0, 1.0)
         where = (1 - up) ** 3 if low_down else 1 - up**4
         wider = 1 + (aft + share * (fore - aft)) * where
-        full = np.minimum(y * wider, np.maximum(y.max(), y))  # no broader than the tape found it
+        full = y * wider
+        if low_down:
+            full = np.minimum(full, y.max())  # no broader than the tape found it
         return Station(station.x_m, np.column_stack((full, z)))
 
     return tuple(one(station) for station in stations)

@@ -37,8 +37,9 @@ _BOTTOM_RISE: dict[Bottom, Array] = {
 }
 _TURN_AT: dict[Chine, float] = {"soft": 0.76, "hard": 0.90}  # share of the half-breadth
 LOW_M = 0.10  # a hand's breadth: about where the water stands, and low enough to see the bilge
-# From the turn of the bilge, 0, to the gunwale, 1, the side goes out by 1 − (1 − t)^q: straight for
-# 1, the rounder the higher. With 3 a soft chine has nine tenths of the beam a hand's breadth up.
+# From the turn of the bilge, t = 0, to the gunwale, 1, the side goes out by (1 − (1 − t)^q)^(1/p):
+# straight for p = q = 1; the higher q the rounder, and p (_EARLY) has it go out sooner. With these
+# a soft chine has a little over nine tenths of the beam a hand's breadth up.
 _SIDE: dict[Chine, float] = {"soft": 2.7, "hard": 1.0}
 _STRAIGHTEST, _ROUNDEST = 0.6, 14.0
 # Of a breadth measured low down: the bilge turns within it.
