@@ -64,7 +64,10 @@ def same(setup: Setup, was: dict[str, Any]) -> None:
     # What was accepted still is, or has come back as worse: the sides stand a little otherwise.
     back = {one.key for one in now.findings if one.returned}
     assert back <= {"a-demand-past-its-margin:land"}
-    assert after == before | {key: (before[key][0], None) for key in back}
+    # It looked under the middle of a thing alone; these stood in the walls of wells all along.
+    walls = {one.key: ("fix", None) for one in now.findings if "in the wall of" in one.title.text}
+    assert {int(key.rpartition(":")[2]) for key in walls} <= {14, 16, 83}
+    assert after == before | walls | {key: (before[key][0], None) for key in back}
 
 
 @pytest.mark.parametrize("setup_id", sorted(map(int, EXPECTED["setups"])))

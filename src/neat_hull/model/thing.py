@@ -165,6 +165,11 @@ class Thing(Model):
         return self.shape in ("rod", "pole")
 
     @property
+    def mounted(self) -> bool:
+        """Whether it is held by hardware, and not merely set down and tied."""
+        return self.fixing.by in ("track bolt", "ball", "flush tube", "plate")
+
+    @property
     def give(self) -> float:
         """The share of its sides that a mouth must let through."""
         return SQUEEZE if self.shape == "bag" else 1.0

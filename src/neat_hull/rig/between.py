@@ -22,13 +22,14 @@ def between(rigged: Rigged, one: int, other: int) -> Between:
 
 
 def solids_of(rigged: Rigged, stowed: list[Stowed]) -> Solids:
-    """Things as the room they take up, in that order: turned boxes, and rods with a thickness."""
+    """Things as the room they take up, in that order: turned boxes, drums and thick rods."""
     things = [rigged.setup.things[s.thing_id] for s in stowed]
     base = np.array([(s.stand.x_m, s.stand.y_m, s.stand.base_z_m) for s in stowed]).reshape(-1, 3)
     size = np.array([(t.length_m, t.width_m, t.height_m) for t in things]).reshape(-1, 3)
     turn = np.radians([s.stand.turn_deg for s in stowed])
     long = np.array([t.long for t in things], dtype=np.bool_)
-    upright = boxes(base + size * np.array([0.0, 0.0, 0.5]), size, turn)
+    drums = np.array([t.shape == "cylinder" for t in things], dtype=np.bool_)
+    upright = boxes(base + size * np.array([0.0, 0.0, 0.5]), size, turn, drums)
     if not long.any():
         return upright
     tip = np.array([s.tip_m or (0.0, 0.0, 0.0) for s in stowed]).reshape(-1, 3)

@@ -16,13 +16,14 @@ from neat_hull.rig.rules import Rule
 class Tries:
     """What is worth trying for a finding: moves of things, and of the seat.
 
-    The aims say what a move for it is judged by beside the figures of the whole boat: `lighter`
-    that less is carried, `nearer` that the thing comes nearer to the hand, `apart` that what met
-    meets no longer.
+    `without` says that things may be left ashore for it. The aims say what a move for it is judged
+    by beside the figures of the whole boat: `lighter` that less is carried, `nearer` that the thing
+    comes nearer to the hand, `apart` that what met meets no longer.
     """
 
     things: tuple[int, ...]
     seats: bool = False
+    without: bool = False
     lighter: bool = False
     nearer: bool = False
     apart: bool = False
@@ -65,7 +66,20 @@ def heaviest(ev: Evaluated) -> tuple[int, ...]:
 
 def of_the_whole_boat(ev: Evaluated, finding: Finding) -> Tries:
     """What is named, then the heaviest things, and the seat."""
-    return Tries(tuple(dict.fromkeys((*named_in(finding), *heaviest(ev)))), seats=True)
+    return Tries(
+        tuple(dict.fromkeys((*named_in(finding), *heaviest(ev)))), seats=True, without=True
+    )
+
+
+def seat_if_stuck(ev: Evaluated, things: tuple[int, ...]) -> bool:
+    """Whether the seat is worth moving for a few things: where none of them may be moved itself."""
+    places, all_things = ev.setup.places, ev.setup.things
+    return all(all_things[i].part is not None or (i in places and places[i].locked) for i in things)
+
+
+def nothing_helps(_ev: Evaluated, _finding: Finding) -> Tries:
+    """For what no move cures: a scale does, or asking."""
+    return Tries(())
 
 
 def of_what_is_named(ev: Evaluated, finding: Finding) -> Tries:

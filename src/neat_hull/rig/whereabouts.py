@@ -5,6 +5,7 @@ from neat_hull.physics.hull.shape import Hull
 
 # Where the ends begin, as shares of the length: about an arm's length that nobody sits over.
 _BOW_SHARE, _STERN_SHARE = 0.88, 0.07
+_LEGS_HALF_M = 0.12  # legs lie out of that, knees apart
 _SEAT_AHEAD_M, _SEAT_BEHIND_M, _SEAT_HALF_M = 0.42, 0.10, 0.24  # an ordinary seat's footprint
 
 
@@ -21,4 +22,6 @@ def whereabouts(hull: Hull, seat: SeatPlace, x_m: float, y_m: float) -> str:
         return "At the seat" if abs(y_m) <= _SEAT_HALF_M else "Beside the seat"
     if x_m < seat.x_m:
         return "Behind the seat"
-    return "Between the legs" if x_m < seat.brace_x_m else "Foredeck"
+    if x_m >= seat.brace_x_m:
+        return "Foredeck"
+    return "Between the legs" if abs(y_m) <= _LEGS_HALF_M else "Beside the legs"

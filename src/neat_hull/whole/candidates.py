@@ -119,4 +119,4 @@ def _places(rigged: Rigged, thing_id: int) -> Iterator[Place]:
                     yield base.model_copy(update={"x_m": x, "y_m": y})
     yield from lined_up(rigged, [thing_id], "mirror").values()
     if lies_flat(thing):
-        yield from aside_of_seat(rigged, here)
+        yield from aside_of_seat(rigged, thing_id, here)

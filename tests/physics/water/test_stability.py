@@ -103,7 +103,7 @@ def test_a_trimming_moment_lifts_the_bow() -> None:
     assert rest.trim_rad > 0
 
 
-@pytest.mark.parametrize("share", [0.25, 0.5])
+@pytest.mark.parametrize("share", [0.25, 0.5, 1.0])
 def test_water_in_a_box_lies_where_a_box_of_water_lies(share: float) -> None:
     """0.96 m³ inside: depth 0.3·share, centre at half of it, surface 4·0.8³/12."""
     water = bilge(afloat(barge()), share)

@@ -8,6 +8,8 @@ import scipy  # its parts are loaded when first asked: they would hold up every 
 from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.physics.water.immersion import TurnedSections
 
+_DAMP = 1e-6  # of the inside: less water lies nowhere in particular
+
 
 @dataclass(frozen=True)
 class Bilge:
@@ -22,7 +24,6 @@ class Bilge:
 def bilge(floating: FloatingHull, share: float) -> Bilge:
     """Water that fills `share` of the inside of an upright hull, its wells standing out of it."""
     lost = floating.drains[None, :]
-    volume = share * float(floating.capacity_m3(lost)[0])
     turned = TurnedSections(floating.lattice, np.zeros(1))
     counted = floating.lattice.counted(lost)
 
@@ -30,6 +31,7 @@ def bilge(floating: FloatingHull, share: float) -> Bilge:
         return float(turned.immerse(np.array([h_m]), np.zeros(1), counted).v_m3[0])
 
     floor, deck = float(floating.level_m[0, 0]), float(floating.level_m[0, -1])
+    volume = max(share, _DAMP) * under(deck)
     h = scipy.optimize.brentq(lambda h_m: under(h_m) - volume, floor, deck, xtol=1e-12)
     im = turned.immerse(np.array([h]), np.zeros(1), counted)
     side = turned.sideways(counted)

@@ -15,6 +15,7 @@ from neat_hull.rig.parents.base import (
     no,
 )
 
+_UNDER_M = 0.90  # from behind a seat to where heels rest
 _BACK_M = 0.60  # breadth of what can be hung behind one
 
 
@@ -50,6 +51,8 @@ def _why_not(places: Places, thing_id: int, on: OnSeat) -> WhyNot | None:
         high = thing.give * thing.height_m
         if high > under + EDGE_M:
             return no("too high to slide under the seat by {}", length=high - under)
+        if thing.length_m > _UNDER_M:
+            return no("too long to go under the seat by {}", length=thing.length_m - _UNDER_M)
         least = min(thing.length_m, thing.width_m)
         if least > 2 * SEAT_HALF_M:
             return no("too wide to go under the seat by {}", length=least - 2 * SEAT_HALF_M)

@@ -21,6 +21,7 @@ from neat_hull.rig.parents.base import (
 )
 
 _ON_TOP_SHARE = 1.5  # what stands on another may be half as large again as its top, no more
+_TOP_M = 0.12  # a hand's breadth: nothing is offered to stand on less
 _POINT_M = 0.06  # how near a pointer must come to an arm
 
 
@@ -46,11 +47,19 @@ def _candidates(places: Places, thing_id: int) -> Iterator[OnThing]:
             continue
         if holds(other):
             yield OnThing(thing=other_id, where="in")
-        if not thing.long and is_top(other) and not (other.worn or _covered(setup, other_id)):
+        if thing.long or other.worn or not (is_top(other) and _bears(other, thing)):
+            continue
+        if not _covered(setup, other_id):
             on = OnThing(thing=other_id)
             # A list of tops that will not do helps nobody.
             if _why_not(places, thing_id, on) is None:
                 yield on
+
+
+def _bears(other: Thing, thing: Thing) -> bool:
+    """An arm, or broad enough for something to be set down and tied on."""
+    broad = min(other.length_m, other.width_m) >= _TOP_M
+    return other.long or (broad and not thing.mounted)
 
 
 def _covered(setup: Setup, thing_id: int) -> bool:

@@ -1,9 +1,10 @@
-"""What does not belong where it stands."""
+"""What does not belong where it stands, or hangs over the water."""
 
 from neat_hull.model.said import Said
 from neat_hull.model.setup import OnFitting
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.fits import misfit
+from neat_hull.rig.footing import Overhang, overhang
 
 
 def misfits(ev: Evaluated) -> dict[int, Said]:
@@ -19,4 +20,19 @@ def misfits(ev: Evaluated) -> dict[int, Said]:
             why = known.get(thing_id)
         if why is not None:
             found[thing_id] = why
+    return found
+
+
+def overhangs(ev: Evaluated) -> dict[int, Overhang]:
+    """What stands on the bare deck and reaches past the side or an end of the boat, by id."""
+    known = {} if ev.before is None else ev.before.once(overhangs)
+    moved, hull = ev.moved, ev.rigged.floating.hull
+    found = {}
+    for thing_id, place in ev.setup.places.items():
+        thing = ev.thing(thing_id)
+        if place.on is not None or thing.long:
+            continue
+        out = overhang(hull, thing, place) if thing_id in moved else known.get(thing_id)
+        if out is not None:
+            found[thing_id] = out
     return found

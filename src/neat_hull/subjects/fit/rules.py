@@ -2,14 +2,14 @@
 
 from collections.abc import Iterable
 
-import numpy as np
-
 from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, amount, rule
-from neat_hull.subjects.fit.figures import misfits
+from neat_hull.subjects.fit.figures import misfits, overhangs
 
-_OVERHANG_M = 0.02
+# Shares of a footprint past the side: with a third out, a knock tips it in; with a sixth, it is in
+# the way of hands and of other boats. Our thresholds.
+_TIPS, _STICKS_OUT = 1 / 3, 1 / 6
 
 
 @rule("does-not-belong-there", topic="fit")
@@ -34,22 +34,19 @@ def does_not_belong_there(ev: Evaluated) -> Iterable[Found]:
 
 @rule("outside-the-boat", topic="fit")
 def outside_the_boat(ev: Evaluated) -> Iterable[Found]:
-    """The middle of something on the bare deck lies past the side or an end of the boat."""
-    hull, stowed = ev.rigged.floating.hull, ev.rigged.stowed
-    x, y = np.array([(s.stand.x_m, s.stand.y_m) for s in stowed]).reshape(-1, 2).T
-    half = np.interp(x, hull.x_m, hull.half_breadth_m)
-    out = np.maximum.reduce([np.abs(y) - half, x - hull.x_fwd_m, hull.x_aft_m - x])
-    for i in np.flatnonzero(out > _OVERHANG_M).tolist():
-        thing_id, over = stowed[i].thing_id, float(out[i])
-        if ev.setup.places[thing_id].on is None and not ev.thing(thing_id).long:
+    """Something on the bare deck has a third of itself past the side or an end of the boat, or
+    a sixth. Our thresholds."""
+    for thing_id, out in ev.once(overhangs).items():
+        if out.share > _STICKS_OUT:
+            name, tips = ev.name(thing_id), out.share > _TIPS
             yield Found(
-                "fix",
-                Said.of(f"{ev.name(thing_id)} hangs {{}} outside the boat", length=over),
-                "It has nothing under it.",
-                Said.of("{} inward", length=over),
-                badness=over,
+                "fix" if tips else "watch",
+                Said.of(f"{name} hangs {{}} outside the boat", length=out.over_m),
+                "It has too little under it." if tips else "It sticks out, and is knocked.",
+                Said.of("{} inward", length=out.over_m),
+                badness=out.over_m,
                 thing_id=thing_id,
-                figure=amount("length", over),
+                figure=amount("length", out.over_m),
                 limit=amount("length", 0.0),
             )
 

@@ -13,7 +13,7 @@ from neat_hull.subjects.load.rules import RULES
 
 
 def _moves(ev: Evaluated, finding: Finding) -> Tries:
-    return replace(of_what_is_named(ev, finding), lighter=True)
+    return replace(of_what_is_named(ev, finding), without=True, lighter=True)
 
 
 SUBJECT = Subject(

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from neat_hull.model.findings import Finding
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.subject import Subject, Tries, of_what_is_named
+from neat_hull.rig.subject import Subject, Tries, of_what_is_named, seat_if_stuck
 from neat_hull.subjects.reach.figures import aboard
 from neat_hull.subjects.reach.limits import LIMITS
 from neat_hull.subjects.reach.rules import RULES
@@ -14,7 +14,7 @@ from neat_hull.subjects.room.figures import is_lid
 def _moves(ev: Evaluated, finding: Finding) -> Tries:
     _, _, part = finding.key.rpartition(":")
     tries = of_what_is_named(ev, finding)
-    return replace(tries, seats=True, nearer=True, apart=is_lid(part))
+    return replace(tries, seats=seat_if_stuck(ev, tries.things), nearer=True, apart=is_lid(part))
 
 
 SUBJECT = Subject("reach", live={"aboard": aboard}, rules=RULES, limits=LIMITS, moves=_moves)

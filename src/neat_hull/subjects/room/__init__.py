@@ -4,13 +4,14 @@ from dataclasses import replace
 
 from neat_hull.model.findings import Finding
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.subject import Subject, Tries, of_what_is_named
+from neat_hull.rig.subject import Subject, Tries, of_what_is_named, seat_if_stuck
 from neat_hull.subjects.room.figures import clashes
 from neat_hull.subjects.room.rules import RULES
 
 
 def _moves(ev: Evaluated, finding: Finding) -> Tries:
-    return replace(of_what_is_named(ev, finding), seats=True, apart=True)
+    tries = of_what_is_named(ev, finding)
+    return replace(tries, seats=seat_if_stuck(ev, tries.things), apart=True)
 
 
 SUBJECT = Subject("room", live={"clashes": clashes}, rules=RULES, moves=_moves)

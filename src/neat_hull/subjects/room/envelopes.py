@@ -364,6 +364,7 @@ def lids(rigged: Rigged) -> list[Needed]:
                 thing.length_m,
                 thing.width_m,
                 np.radians(stand.turn_deg),
+                thing.shape == "cylinder",
             )
             found.append(
                 Needed(
@@ -384,10 +385,19 @@ def hatches(boat: Boat) -> list[Hatch]:
     return [f for f in boat.fittings if isinstance(f, Hatch) and f.length_m > 0]
 
 
-def _lid(x: float, y: float, z: float, length: float, width: float, turn_rad: float) -> Solids:
+def _lid(
+    x: float,
+    y: float,
+    z: float,
+    length: float,
+    width: float,
+    turn_rad: float,
+    drum: bool = False,
+) -> Solids:
     high = min(length, width)
     return boxes(
         np.array([[x, y, z + 0.01 + high / 2]]),
         np.array([[length, width, high]]),
         np.array([turn_rad]),
+        np.array([drum]),
     )

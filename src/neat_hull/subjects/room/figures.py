@@ -3,7 +3,6 @@
 All pairs whose bounding boxes come near are measured in three dimensions at once.
 """
 
-import math
 from collections.abc import Collection
 from dataclasses import dataclass, fields
 from functools import cached_property, lru_cache
@@ -11,10 +10,10 @@ from functools import cached_property, lru_cache
 import numpy as np
 
 from neat_hull.model.room import Clash
-from neat_hull.model.said import Said, Verdict
+from neat_hull.model.said import Verdict
 from neat_hull.model.setup import OnThing
 from neat_hull.physics.arrays import Array, Flags
-from neat_hull.physics.solids import Solids, closer, moves_clear, near_pairs, together
+from neat_hull.physics.solids import Solids, closer, near_pairs, spans_along, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.placing import Placing
 from neat_hull.rig.rigging import Rigged
@@ -28,6 +27,7 @@ from neat_hull.subjects.room.taken import (
     taken,
     taken_by,
 )
+from neat_hull.subjects.room.ways_out import WAYS, way_out
 
 __all__ = [
     "REEL_M",
@@ -42,32 +42,8 @@ __all__ = [
 ]
 
 TOUCH_M = 0.01  # things that are into each other by less are set against each other
+_AIR_M = 0.001  # told as a move away from room that is needed, beyond its edge
 RODS_APART_M = 0.03  # rods nearer than this knock and tangle
-_UP_SHARE = 0.4  # lifting a thing is offered where it is less than that of moving it aside
-_DIAGONAL = math.sqrt(0.5)
-_WAYS = np.array(
-    [
-        (1, 0, 0),
-        (-1, 0, 0),
-        (0, 1, 0),
-        (0, -1, 0),
-        (_DIAGONAL, _DIAGONAL, 0),
-        (_DIAGONAL, -_DIAGONAL, 0),
-        (-_DIAGONAL, _DIAGONAL, 0),
-        (-_DIAGONAL, -_DIAGONAL, 0),
-        (0, 0, 1),
-    ]
-)
-_WORDS = (
-    "toward the bow",
-    "toward the stern",
-    "to port",
-    "to starboard",
-    "forward and to port",
-    "forward and to starboard",
-    "aft and to port",
-    "aft and to starboard",
-)
 
 
 def clashes(ev: Evaluated) -> list[Clash]:
@@ -100,8 +76,8 @@ def clashes_of(
         return []
     room = room or taken_by(rigged, range(len(rigged.stowed)))
     asked = np.array([only is None or s.thing_id in only for s in rigged.stowed])
-    wanted, solids, with_envelopes = _near_envelopes(rigged, room, asked)
-    met = _meeting(solids, with_envelopes, _near_each_other(room, asked, len(wanted)))
+    wanted, every, with_envelopes = _near_envelopes(rigged, room, asked)
+    met = _meeting(every, with_envelopes, _near_each_other(room, asked, len(wanted)))
     found = []
     for row, j in enumerate(met.second.tolist()):
         if j < len(wanted):
@@ -144,9 +120,9 @@ def meetings(rigged: Rigged, ghosts: Collection[int] = ()) -> Meetings:
     """All clashes at once, for many tries of places in one go; ghosts do not meet each other."""
     room = taken_by(rigged, range(len(rigged.stowed)))
     everything = np.ones(len(rigged.stowed), dtype=np.bool_)
-    wanted, solids, with_envelopes = _near_envelopes(rigged, room, everything)
+    wanted, every, with_envelopes = _near_envelopes(rigged, room, everything)
     solid = np.array([s.thing_id not in ghosts for s in rigged.stowed])
-    met = _meeting(solids, with_envelopes, _near_each_other(room, solid, len(wanted)))
+    met = _meeting(every, with_envelopes, _near_each_other(room, solid, len(wanted)))
     in_room = met.second < len(wanted)
     envelopes = [wanted[j] for j in met.second[in_room].tolist()]
     return Meetings(
@@ -164,10 +140,20 @@ def _pair_verdict(margin_m: float) -> Verdict:
 
 
 @dataclass(frozen=True, eq=False)
+class _Everything:
+    """All solids, those of things first; `whose` (m,) counts the envelopes first, then the things
+    in the order of `stowed`."""
+
+    solids: Solids
+    whose: Index
+    envelopes: int
+
+
+@dataclass(frozen=True, eq=False)
 class _Near:
     """Pairs to be measured: rows of all solids, whose they are, and how far apart is enough.
 
-    `second` counts the envelopes first, then the things in the order of `stowed`.
+    `first` counts things, `second` as _Everything does.
     """
 
     here: Index
@@ -179,8 +165,8 @@ class _Near:
 
 def _near_envelopes(
     rigged: Rigged, room: Taken, asked: Flags
-) -> tuple[list[Needed], Solids, _Near]:
-    """The envelopes; all solids, those of things first; and what of one comes near the other."""
+) -> tuple[list[Needed], _Everything, _Near]:
+    """The envelopes; all solids; and what of one comes near the other."""
     fixed, fixed_parts = _counted(needed(rigged))
     moving = lids(rigged)
     wanted = [*fixed, *moving]
@@ -206,7 +192,9 @@ def _near_envelopes(
     second = whose[there]
     return (
         wanted,
-        together(room.solids, parts),
+        _Everything(
+            together(room.solids, parts), np.append(room.owner + len(wanted), whose), len(wanted)
+        ),
         _Near(here, there + len(room.owner), room.owner[here], second, margin[second]),
     )
 
@@ -273,22 +261,25 @@ class _Met:
     gap_m: Array
     margin_m: Array
     at_m: Array
-    one: Solids
-    other: Solids
-    keep_m: Array
+    everything: _Everything
 
     @cached_property
-    def move_m(self) -> Array:
-        """(n, k): how far along each of _WAYS clears."""
-        return moves_clear(self.one, self.other, self.keep_m, _WAYS)
+    def clear_m(self) -> Array:
+        """(n, k): how far along each of WAYS the whole of the one is clear of all of the other."""
+        every = self.everything
+        back, front = spans_along(every.solids, every.whose, WAYS)
+        far: Array = front[self.second] - back[self.first + every.envelopes]
+        # Things may touch each other; what the angler needs is kept clear of.
+        air = np.where(self.second < every.envelopes, self.margin_m + _AIR_M, self.margin_m)
+        return far + np.maximum(air, 0.0)[:, None]
 
 
-def _meeting(solids: Solids, *groups: _Near) -> _Met:
+def _meeting(every: _Everything, *groups: _Near) -> _Met:
     """Measure all pairs at once; of each two owners only the solids that come nearest."""
     here, there, first, second, margin_m = (
         np.concatenate([getattr(group, field.name) for group in groups]) for field in fields(_Near)
     )
-    one, other = solids.take(here), solids.take(there)
+    one, other = every.solids.take(here), every.solids.take(there)
     near, found = closer(one, other, margin_m)
     order = np.lexsort((found.gap_m, second[near], first[near]))
     a, b = first[near[order]], second[near[order]]
@@ -302,9 +293,7 @@ def _meeting(solids: Solids, *groups: _Near) -> _Met:
         found.gap_m[at],
         margin_m[rows],
         (found.here_m[at] + found.there_m[at]) / 2,
-        one.take(rows),
-        other.take(rows),
-        np.maximum(margin_m[rows], 0.0),
+        every,
     )
 
 
@@ -326,13 +315,5 @@ def _clash(
         gap_m=float(met.gap_m[row]),
         verdict=verdict,
         at=(x, y, z),
-        clear=way_out(met.move_m[row]),
+        clear=way_out(rigged, rigged.stowed[int(met.first[row])].thing_id, met.clear_m[row]),
     )
-
-
-def way_out(move_m: Array) -> Said:
-    """Words for the shortest move on the deck that clears, or up where that is far shorter."""
-    best = int(move_m[:-1].argmin())
-    if move_m[-1] < _UP_SHARE * move_m[best]:
-        return Said.of("{} higher", length=float(move_m[-1]))
-    return Said.of(f"{{}} {_WORDS[best]}", length=float(move_m[best]))

@@ -1,27 +1,30 @@
 """The best moves for a finding or for the whole boat: ranked, then evaluated in full."""
 
+from collections import Counter
 from collections.abc import Iterator, Sequence
+from itertools import zip_longest
+from operator import itemgetter
 
 from neat_hull.errors import InputError, NeatHullError
 from neat_hull.model.advice import Advice, Brief, Placed, Suggestion
 from neat_hull.model.figures import Figures
 from neat_hull.model.findings import Finding
 from neat_hull.model.nesting import require_nested
-from neat_hull.model.said import Verdict
+from neat_hull.model.said import Said, Verdict
 from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, WEIGHT
-from neat_hull.rig.subject import Tries
-from neat_hull.whole.advice.moves import Move, moves_for, tries_for
-from neat_hull.whole.advice.ranking import badness, ranked
+from neat_hull.whole.advice.moves import Move, tries_for
+from neat_hull.whole.advice.ranking import Options, Ranked, badness
 from neat_hull.whole.evaluate import evaluated, live
 
-_FULL = 5  # moves evaluated in full for one finding
-_FULL_WHOLE = 10
+_FULL = 6  # moves evaluated in full for one finding, and on to _MOST until one clears it
+_MOST = 24
+_FULL_WHOLE, _MOST_WHOLE = 12, 150
+_AT_ONCE = 5  # findings whose moves are tried side by side
 _SHOWN = 3
-_FINDINGS_WHOLE = 5
-_ALIKE = WEIGHT["watch"] / 2
-_LOWER = 0.02  # a badness less by this share is worth a move
+_ALIKE = _AGAIN = WEIGHT["watch"] / 2
+_LOWER = 0.2  # a badness less by this share is worth a move that does not end a finding
 
 
 def advise(
@@ -31,33 +34,16 @@ def advise(
 
     None of them adds a finding as bad as the one it clears. Raises InputError for an unknown key.
     """
-    now = evaluated(setup, elsewhere)
-    before = live(now)
-    open_ = [one for one in before.findings if one.accepted is None]
-    asked = open_[:_FINDINGS_WHOLE]
-    if key is not None:
-        asked = [one for one in before.findings if one.key == key]
-        if not asked:
-            raise InputError("finding", key, "there is no such finding now")
-    aims = [tries_for(now, one) for one in asked]
-    moves = [move for aim in aims for move in moves_for(now, aim)]
-    target = asked[0] if key is not None else None
-    aim = aims[0] if target is not None else Tries(())
-    rows = ranked(now, moves, target, aim)[: _FULL if target is not None else _FULL_WHOLE]
-    found = []
-    for row in rows:
-        figures = proved(now, row.move)
-        one = None if figures is None else _suggestion(before, row.move, target, figures)
-        if one is not None:
-            # what comes to the same within half a watch goes by how small a move it is
-            (left, total), suggestion = one
-            found.append(((left, round(total / _ALIKE), row.cost), suggestion))
-    found.sort(key=lambda pair: pair[0])
+    search = _Search(evaluated(setup, elsewhere))
+    if key is None:
+        search.for_the_whole_boat()
+    else:
+        search.for_one(key)
     return Advice(
         finding=key,
-        suggestions=_unlike([one for _, one in found])[:_SHOWN],
-        looked_at=len(moves),
-        evaluated=len(rows),
+        suggestions=_unlike([one for _, one in sorted(search.found, key=itemgetter(0))])[:_SHOWN],
+        looked_at=len(search.looked_at),
+        evaluated=len(search.evaluated),
     )
 
 
@@ -66,6 +52,87 @@ def advising(
 ) -> Iterator[Advice]:
     """`advise`, as a question with one answer."""
     yield advise(setup, key, elsewhere)
+
+
+class _Search:
+    """Moves of one boat, evaluated in full until enough of them help."""
+
+    def __init__(self, now: Evaluated) -> None:
+        self.now, self.before = now, live(now)
+        self.options = Options(now)
+        self.looked_at: dict[int, Move] = {}
+        self.evaluated: dict[int, Figures | None] = {}
+        self.found: list[tuple[_Rank, Suggestion]] = []
+
+    def for_one(self, key: str) -> None:
+        """Moves for the finding of that key. Raises InputError for an unknown one."""
+        target = next((one for one in self.before.findings if one.key == key), None)
+        if target is None:
+            raise InputError("finding", key, "there is no such finding now")
+        for count, row in enumerate(_ideas_first(self._ranked(target))):
+            if count >= _MOST or (count >= _FULL and any(one.clears for _, one in self.found)):
+                return
+            self._try(row, target)
+
+    def for_the_whole_boat(self) -> None:
+        """Moves for what is worst, finding by finding, until one of them betters the whole."""
+        targets = [one for one in self.before.findings if one.accepted is None]
+        grave = [one for one in targets if one.verdict != "watch"] or targets[:_AT_ONCE]
+        for some in _batched(grave, _AT_ONCE):
+            aims = [tries_for(self.now, one) for one in some]
+            self.options.measure([move for aim in aims for move in self.options.moves(aim)])
+            rows = [_ideas_first(self._ranked(one)) for one in some]
+            start = len(self.evaluated)
+            for row in _in_turn(rows):
+                tried = len(self.evaluated)
+                if tried >= _MOST_WHOLE or (tried - start >= _FULL_WHOLE and self.found):
+                    break
+                self._try(row, None)
+            if self.found or len(self.evaluated) >= _MOST_WHOLE:
+                return
+
+    def _ranked(self, target: Finding) -> list[Ranked]:
+        rows = self.options.ranked(target, tries_for(self.now, target))
+        self.looked_at |= {id(row.move): row.move for row in rows}
+        return rows
+
+    def _try(self, row: Ranked, target: Finding | None) -> None:
+        if id(row.move) in self.evaluated:
+            return
+        figures = self.evaluated[id(row.move)] = proved(self.now, row.move)
+        one = None if figures is None else _suggestion(self.before, row.move, target, figures)
+        if one is not None:
+            # what comes to the same within half a watch goes by how small a move it is
+            (left, total), suggestion = one
+            self.found.append(((left, round(total / _ALIKE), row.cost), suggestion))
+
+
+_Rank = tuple[bool, int, float]
+
+
+def _ideas_first(rows: list[Ranked]) -> list[Ranked]:
+    """By what they cost, where every further move of one idea costs more."""
+    seen: Counter[_Idea] = Counter()
+    costs = []
+    for row in rows:
+        idea = row.move.kind, tuple(i for i, _ in row.move.places)
+        costs.append(row.cost + _AGAIN * seen[idea])
+        seen[idea] += 1
+    return [row for _, row in sorted(zip(costs, rows, strict=True), key=itemgetter(0))]
+
+
+_Idea = tuple[str, tuple[int, ...]]
+
+
+def _batched(rows: Sequence[Finding], size: int) -> Iterator[Sequence[Finding]]:
+    for start in range(0, len(rows), size):
+        yield rows[start : start + size]
+
+
+def _in_turn(rows: Sequence[Sequence[Ranked]]) -> Iterator[Ranked]:
+    """The first of each, the second of each, and so on, until all have ended."""
+    for several in zip_longest(*rows):
+        yield from (one for one in several if one is not None)
 
 
 def proved(now: Evaluated, move: Move) -> Figures | None:
@@ -87,14 +154,12 @@ def _suggestion(
     left = None
     if target is not None:
         left = next((one for one in figures.findings if one.key == target.key), None)
-        helps = left is None or (
-            RANK[left.verdict] <= RANK[target.verdict]
-            and left.badness < target.badness * (1 - _LOWER)
-        )
-        if not helps or worst >= RANK[target.verdict]:
+        if not _helps(target, left, worst):
             return None
     total = badness(figures.findings)
-    if target is None and (total >= badness(before.findings) or worst >= RANK["fix"]):
+    if total >= badness(before.findings):
+        return None
+    if target is None and worst >= max((RANK[one.verdict] for one in gone), default=0):
         return None
     suggestion = Suggestion(
         kind=move.kind,
@@ -111,12 +176,29 @@ def _suggestion(
     return (left is not None, total), suggestion
 
 
+def _helps(target: Finding, left: Finding | None, worst: int) -> bool:
+    """Whether a move that leaves that of a finding, and adds others as bad as `worst`, is worth it.
+
+    What ends a finding, or makes it milder, may add milder ones; what only eases it adds a watch at
+    the most.
+    """
+    if left is None or RANK[left.verdict] < RANK[target.verdict]:
+        return worst < RANK[target.verdict]
+    eased = left.verdict == target.verdict and left.badness < target.badness * (1 - _LOWER)
+    return eased and worst < min(RANK[target.verdict], RANK["fix"])
+
+
 def _unlike(rows: list[Suggestion]) -> list[Suggestion]:
-    """The best of each kind of move of the same things goes before more of that kind."""
-    seen: set[tuple[str, tuple[int, ...]]] = set()
+    """The best of each kind of move of the same things goes before more of that kind; of several
+    told by the same words, the best alone."""
+    seen: set[_Idea] = set()
     first: list[Suggestion] = []
     more: list[Suggestion] = []
+    told: list[Said] = []
     for row in rows:
+        if row.words in told:
+            continue
+        told.append(row.words)
         idea = (row.kind, tuple(one.thing_id for one in row.places))
         (more if idea in seen else first).append(row)
         seen.add(idea)

@@ -5,15 +5,27 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from neat_hull.model.advice import MoveKind
+from neat_hull.model.boat import Hatch
 from neat_hull.model.findings import Finding
 from neat_hull.model.nesting import all_contents, ashore
 from neat_hull.model.said import Said, plain
-from neat_hull.model.setup import OnBody, OnThing, OnWell, Place, SeatPlace, Setup
+from neat_hull.model.setup import (
+    On,
+    OnBody,
+    OnFitting,
+    OnSeat,
+    OnThing,
+    OnWell,
+    Place,
+    SeatPlace,
+    Setup,
+)
 from neat_hull.model.thing import Thing
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.fits import slide_m, why_not
+from neat_hull.rig.fits import goes, slide_m, why_not
 from neat_hull.rig.lining_up import lined_up
 from neat_hull.rig.offering import targets
+from neat_hull.rig.parents.base import EDGE_M
 from neat_hull.rig.parents.body import worn
 from neat_hull.rig.rigging import Rigged
 from neat_hull.rig.subject import Tries, of_what_is_named
@@ -26,6 +38,7 @@ _LONG_STEPS_M = (0.5, 0.8)
 _AHEAD_M = (-0.55, -0.35, -0.2, 0.0, 0.2, 0.4, 0.6, 0.8, 1.2, 1.6)  # of the seat's corner
 _ASIDE_M = (-0.34, -0.2, 0.0, 0.2, 0.34)
 _TURNS_DEG = (-60.0, -45.0, -30.0, -15.0, 15.0, 30.0, 45.0, 60.0)
+_LIES_DEG = 20.0  # off fore and aft, at which a long thing still lies along the boat
 _TILTS_DEG = (15.0, 30.0, 45.0, 60.0)
 _SEAT_X_M = (-0.09, -0.06, -0.03, 0.03, 0.06, 0.09)
 _SEAT_Z_M = (-0.08, -0.05, -0.03, 0.03, 0.06)
@@ -55,15 +68,7 @@ def tries_for(ev: Evaluated, finding: Finding) -> Tries:
     return moves(ev, finding)
 
 
-def moves_for(ev: Evaluated, tries: Tries) -> list[Move]:
-    """Everything that could be done with what is to be tried."""
-    moves = list(_seats(ev.setup)) if tries.seats else []
-    for thing_id in _with_holders(ev.rigged, tries.things):
-        moves += _of_one(ev.rigged, thing_id)
-    return moves
-
-
-def _with_holders(rigged: Rigged, thing_ids: Iterable[int]) -> list[int]:
+def with_holders(rigged: Rigged, thing_ids: Iterable[int]) -> list[int]:
     """The things, and what a rod's holder or a box is that holds them: moving it moves both."""
     all_ids = dict.fromkeys(thing_ids)
     for one in thing_ids:
@@ -72,7 +77,8 @@ def _with_holders(rigged: Rigged, thing_ids: Iterable[int]) -> list[int]:
     return list(all_ids)
 
 
-def _of_one(rigged: Rigged, thing_id: int) -> Iterator[Move]:
+def moves_of(rigged: Rigged, thing_id: int, without: bool = False) -> Iterator[Move]:
+    """All that could be done with one thing; `without`, also leaving it ashore."""
     setup = rigged.setup
     thing = setup.things[thing_id]
     place = setup.places.get(thing_id)
@@ -90,11 +96,14 @@ def _of_one(rigged: Rigged, thing_id: int) -> Iterator[Move]:
     yield from _elsewhere(rigged, thing_id, thing, place)
     if lies_flat(thing):
         yield from _on_deck(rigged, thing_id, thing, place)
-    yield from _turns(thing_id, thing, place)
+    for turned in _turns(thing_id, thing, place):
+        if all(one is not None and goes(rigged.placing, i, one) for i, one in turned.places):
+            yield turned
     mirrored = lined_up(rigged, [thing_id], "mirror")
-    yield Move("mirror", Said.of(f"{_name(thing)} to the other side"), tuple(mirrored.items()))
+    if all(goes(rigged.placing, i, one) for i, one in mirrored.items()):
+        yield Move("mirror", Said.of(f"{_name(thing)} to the other side"), tuple(mirrored.items()))
     yield from _swaps(rigged, thing_id, thing, place)
-    if _can_stay_ashore(thing) and not rigged.placing.contents(thing_id):
+    if without and _can_stay_ashore(thing) and not rigged.placing.contents(thing_id):
         yield Move("ashore", Said.of(f"leave {_name(thing)} ashore"), ((thing_id, None),))
 
 
@@ -109,8 +118,10 @@ def lies_flat(thing: Thing) -> bool:
 
 
 def _can_stay_ashore(thing: Thing) -> bool:
-    """Seldom used, and the day does not hang on it though nobody handles it."""
-    return thing.use in _RARELY and not thing.serves and thing.battery is None
+    """Seldom used, and the day does not hang on it though nobody handles it; what is kept dry is
+    there for when one is wet."""
+    spare = thing.battery is None and thing.care is None and not thing.serves
+    return spare and thing.use in _RARELY
 
 
 def _name(thing: Thing) -> str:
@@ -136,7 +147,7 @@ def _slides(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterat
             moved = place.model_copy(
                 update={"x_m": round(place.x_m + x, 3), "y_m": round(place.y_m + y, 3)}
             )
-            if _aboard(rigged, moved):
+            if goes(rigged.placing, thing_id, moved):
                 yield Move("slide", _way(thing, x, y), ((thing_id, moved),))
         return
     if slide is None or place.bury_m > 0:
@@ -169,13 +180,6 @@ def spread(half_m: float, count: int = _SLIDES) -> list[float]:
     return [2 * i / (count - 1) - 1 for i in range(count)]
 
 
-def _aboard(rigged: Rigged, place: Place) -> bool:
-    hull = rigged.floating.hull
-    if not hull.x_aft_m <= place.x_m <= hull.x_fwd_m:
-        return False
-    return abs(place.y_m) <= float(hull.half_breadth_m.max())
-
-
 def _way(thing: Thing, forward_m: float, to_port_m: float) -> Said:
     """Words for a move on the deck."""
     parts: list[tuple[str, float]] = []
@@ -196,6 +200,10 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
     for target in targets(rigged.placing, thing_id):
         if target.why is not None or target.on == here or isinstance(target.on, OnBody):
             continue
+        if thing.mounted and not thing.long and not _mounts(rigged, thing, target.on):
+            continue
+        if isinstance(target.on, OnWell) and thing.length_m > 2 * target.extent_m[0] + EDGE_M:
+            continue  # a rod longer than a well goes in, but does not lie there
         on_thing = isinstance(target.on, OnThing)
         inside = isinstance(target.on, OnThing) and target.on.where == "in"
         where = f" {plain(target.name)}" if on_thing else f": {plain(target.name)}"
@@ -209,21 +217,36 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
                     yield Move("place", words, ((thing_id, spot),))
 
 
+def _mounts(rigged: Rigged, thing: Thing, on: On) -> bool:
+    """Whether what is held by hardware has something there to be mounted on, or is stowed at all:
+    nobody throws a holder or a screen in use into a crate."""
+    if isinstance(on, OnWell | OnSeat):
+        return False
+    stowed = isinstance(on, OnThing) and on.where == "in"
+    if isinstance(on, OnFitting):
+        stowed = isinstance(rigged.placing.fittings.get(on.name), Hatch)
+    return not stowed or thing.use in _RARELY
+
+
 def _on_deck(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
     """Set down on the deck or a floor around the seat, along or across."""
-    for moved in aside_of_seat(rigged, place):
+    for moved in aside_of_seat(rigged, thing_id, place):
         yield Move("place", _deck_words(rigged, thing, moved), ((thing_id, moved),))
 
 
-def aside_of_seat(rigged: Rigged, place: Place) -> Iterator[Place]:
-    """Places on the bare deck around the seat, along and across."""
+def aside_of_seat(rigged: Rigged, thing_id: int, place: Place) -> Iterator[Place]:
+    """Places on the bare deck around the seat, along and across; on no floor for what is held by
+    hardware."""
+    hull, mounted = rigged.floating.hull, rigged.setup.things[thing_id].mounted
     keep = {"on": None, "bury_m": 0.0, "z_m": None, "tilt_deg": 0.0}
     for ahead in _AHEAD_M:
         for y in _ASIDE_M:
             for turn in (0.0, 90.0):
                 x = round(rigged.setup.seat.x_m + ahead, 3)
                 moved = place.model_copy(update=keep | {"x_m": x, "y_m": y, "turn_deg": turn})
-                if _aboard(rigged, moved):
+                if mounted and hull.wells_at(moved.x_m, moved.y_m):
+                    continue
+                if goes(rigged.placing, thing_id, moved):
                     yield moved
 
 
@@ -236,19 +259,30 @@ def _deck_words(rigged: Rigged, thing: Thing, place: Place) -> Said:
 def _turns(thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
     """Other angles of a holder, a rod or a pole; a quarter turn of a box."""
     slanted = not lies_flat(thing)
-    if place.bury_m > 0:
-        return  # it points as its tube does
+    if place.bury_m > 0 or (thing.mounted and not slanted):
+        return  # it points as its tube does, or faces who looks at it
     for turn in _TURNS_DEG if slanted else (90.0,):
         to = (place.turn_deg + turn + 180) % 360 - 180
+        if (
+            thing.long
+            and place.on is None
+            and _across(to) > max(_LIES_DEG, _across(place.turn_deg))
+        ):
+            continue  # it would lie across the boat, its ends over the water
         words = Said.of(f"turn {_name(thing)} by {{}}", angle=abs(turn))
         yield Move("turn", words, ((thing_id, place.model_copy(update={"turn_deg": to})),))
-    if slanted:
+    if thing.holder is not None or (slanted and place.on is not None):  # something holds it up
         for tilt in _TILTS_DEG:
             if abs(tilt - place.tilt_deg) > 5:
                 words = Said.of(f"{_name(thing)} at a slope of {{}}", angle=tilt)
                 yield Move(
                     "turn", words, ((thing_id, place.model_copy(update={"tilt_deg": tilt})),)
                 )
+
+
+def _across(turn_deg: float) -> float:
+    """How far off fore and aft, in degrees up to 90."""
+    return abs((turn_deg + 90) % 180 - 90)
 
 
 def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
@@ -271,8 +305,11 @@ def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterato
 
 
 def _goes(rigged: Rigged, thing_id: int, place: Place) -> bool:
-    why = None if place.on is None else why_not(rigged.placing, thing_id, place.on)
-    return why is None or why.taken
+    """Whether a thing goes there once what is there has gone."""
+    if place.on is None or goes(rigged.placing, thing_id, place):
+        return goes(rigged.placing, thing_id, place)
+    why = why_not(rigged.placing, thing_id, place.on)
+    return why is not None and why.taken
 
 
 def _taking(mine: Place, theirs: Place) -> Place:
@@ -280,7 +317,7 @@ def _taking(mine: Place, theirs: Place) -> Place:
     return theirs.model_copy(update={"group": mine.group, "locked": False})
 
 
-def _seats(setup: Setup) -> Iterable[Move]:
+def seats(setup: Setup) -> Iterable[Move]:
     """The seat forward or aft, the foot brace with it; lower or higher."""
     seat = setup.seat
     for x in _SEAT_X_M:

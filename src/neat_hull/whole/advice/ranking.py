@@ -15,6 +15,7 @@ from neat_hull.model.findings import Finding
 from neat_hull.model.judging import LimitKey
 from neat_hull.model.nesting import all_contents
 from neat_hull.model.setup import Place
+from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.fits import misfit
@@ -24,12 +25,15 @@ from neat_hull.rig.rigging import rig
 from neat_hull.rig.settling import at_rest
 from neat_hull.rig.subject import Tries
 from neat_hull.subjects.room.figures import clashes_of
-from neat_hull.whole.advice.moves import Move
+from neat_hull.whole.advice.moves import Move, moves_of, seats, with_holders
 from neat_hull.whole.advice.tries import Meets, Tried, all_tried
 
 _FOCUS = 3.0  # how much more the figure that was asked about counts
 _METRE = 6.0  # of two equal moves the smaller: what a metre costs
 _TURN = 0.5  # a turn asks for as much as being moved by that
+_PER_KG = 0.2  # of two equal moves the lighter thing
+_NEW_HOLES = 5.0  # half a watch: what is screwed down leaves its holes behind
+_SEAT, _ASHORE = 5.0, 15.0  # a seat changes all that is reached from it; what is ashore is missed
 _MOST_MEASURED = 8  # of moves that cannot be measured all at once
 
 
@@ -41,13 +45,46 @@ class Ranked:
     cost: float
 
 
-def ranked(now: Evaluated, moves: list[Move], finding: Finding | None, aim: Tries) -> list[Ranked]:
-    """The moves, best first; those that the boat would refuse are left out."""
-    single = [move for move in moves if _is_single(move)]
-    rest = [move for move in moves if not _is_single(move)]
-    costs = _Costs(now, finding, aim)
-    found = [*_singles(now, single, finding, costs), *_others(now, rest, costs)]
-    return sorted(found, key=lambda one: one.cost)
+class Options:
+    """What could be done aboard one boat: the moves of each thing, made and measured once."""
+
+    def __init__(self, now: Evaluated) -> None:
+        self.now = now
+        self._made: dict[tuple[int, bool], list[Move]] = {}
+        self._seats: list[Move] | None = None
+        self._measured: dict[int, Tried] = {}  # by the identity of the move, which is kept here
+
+    def moves(self, aim: Tries) -> list[Move]:
+        """Everything that could be done with what is to be tried."""
+        found: list[Move] = []
+        for thing_id in with_holders(self.now.rigged, aim.things):
+            key = thing_id, aim.without
+            if key not in self._made:
+                self._made[key] = list(moves_of(self.now.rigged, thing_id, aim.without))
+            found += self._made[key]
+        if aim.seats:
+            self._seats = self._seats or list(seats(self.now.setup))
+            found += self._seats
+        return found
+
+    def measure(self, moves: Sequence[Move]) -> None:
+        """Measure the moves of single things among them, all at once."""
+        new = {id(one): one for one in moves if _is_single(one) and id(one) not in self._measured}
+        tries = [(one.places[0][0], place) for one in new.values() if (place := one.places[0][1])]
+        if tries:
+            rows, _ = all_tried(self.now, tries)
+            self._measured |= dict(zip(new, rows, strict=True))
+
+    def ranked(self, finding: Finding | None, aim: Tries) -> list[Ranked]:
+        """The moves for a finding, best first; those that the boat would refuse are left out."""
+        moves = self.moves(aim)
+        self.measure(moves)
+        costs = _Costs(self.now, finding, aim)
+        found = _others(self.now, [one for one in moves if not _is_single(one)], costs)
+        for one in moves:
+            if _is_single(one):
+                found.append(_single(self.now, one, self._measured[id(one)], finding, costs))
+        return sorted(found, key=lambda one: one.cost)
 
 
 def badness(findings: Sequence[Finding]) -> float:
@@ -93,30 +130,29 @@ class _Costs:
         return cost
 
 
-def _singles(
-    now: Evaluated, moves: list[Move], finding: Finding | None, costs: _Costs
-) -> list[Ranked]:
-    if not moves:
-        return []
-    tries = [(move.places[0][0], move.places[0][1]) for move in moves]
-    rows, _ = all_tried(now, [(i, place) for i, place in tries if place is not None])
-    found = []
-    for move, row in zip(moves, rows, strict=True):
-        moment, added, moved = _shifted(now, row)
-        cost = costs.of(moment, added, moved) + (_TURN if move.kind == "turn" else 0.0)
-        weight = 1.0
-        if costs.aim.nearer and finding is not None and row.thing_id == finding.thing_id:
-            weight = _FOCUS
-        cost += weight * row.reach_cost + (0.0 if row.fits else WEIGHT["fix"])
-        cost += sum(WEIGHT[one.verdict] for one in row.meets)
-        if (
-            finding is not None
-            and costs.aim.apart
-            and any(_is_about(one, finding) for one in row.meets)
-        ):
-            cost += _FOCUS * WEIGHT[finding.verdict]
-        found.append(Ranked(move, cost))
-    return found
+def _single(
+    now: Evaluated, move: Move, row: Tried, finding: Finding | None, costs: _Costs
+) -> Ranked:
+    moment, added, moved = _shifted(now, row)
+    cost = costs.of(moment, added, moved) + (_TURN if move.kind == "turn" else 0.0)
+    cost += _toil(now.setup.things[row.thing_id], row.mass_kg)
+    weight = 1.0
+    if costs.aim.nearer and finding is not None and row.thing_id == finding.thing_id:
+        weight = _FOCUS
+    cost += weight * row.reach_cost + (0.0 if row.fits else WEIGHT["fix"])
+    cost += sum(WEIGHT[one.verdict] for one in row.meets)
+    if (
+        finding is not None
+        and costs.aim.apart
+        and any(_is_about(one, finding) for one in row.meets)
+    ):
+        cost += _FOCUS * WEIGHT[finding.verdict]
+    return Ranked(move, cost)
+
+
+def _toil(thing: Thing, mass_kg: float) -> float:
+    """What it takes to put a thing elsewhere: the small and free goes before the rest."""
+    return _PER_KG * mass_kg + (_NEW_HOLES if thing.fixing.by in ("plate", "flush tube") else 0.0)
 
 
 def _shifted(now: Evaluated, row: Tried) -> tuple[Array, float, float]:
@@ -148,8 +184,9 @@ def _is_about(meets: Meets, finding: Finding) -> bool:
 
 def _others(now: Evaluated, moves: list[Move], costs: _Costs) -> list[Ranked]:
     """Swaps, seats and things left ashore: the best by small change, then what they run into."""
+    dear = {"seat": _SEAT, "ashore": 0.0 if costs.aim.lighter else _ASHORE}
     first = [
-        Ranked(move, costs.of(*change))
+        Ranked(move, costs.of(*change) + dear.get(move.kind, 0.0))
         for move in moves
         if (change := _change(now, move)) is not None
     ]

@@ -15,7 +15,7 @@ from neat_hull.model.said import Verdict
 from neat_hull.model.setup import OnThing, Place, Setup
 from neat_hull.model.zones import ReachZone
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.fits import misfit, why_not
+from neat_hull.rig.fits import goes, misfit
 from neat_hull.rig.limits import WEIGHT
 from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rigging import Rigged, rig
@@ -96,7 +96,7 @@ def _fits(rigged: Rigged, thing_id: int, place: Place) -> bool:
     """Whether it goes there; where it is now, whether it belongs there."""
     if place == rigged.setup.places.get(thing_id):
         return misfit(rigged.placing, thing_id) is None
-    return place.on is None or why_not(rigged.placing, thing_id, place.on) is None
+    return goes(rigged.placing, thing_id, place)
 
 
 def _crowd(setup: Setup, tries: Sequence[Try]) -> tuple[Setup, dict[int, int]]:
