@@ -1,5 +1,6 @@
 """What is under a thing that stands on the bare deck: how much of it, and which walls it meets."""
 
+import math
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -35,9 +36,21 @@ def overhang(hull: Hull, thing: Thing, place: Place) -> Overhang | None:
 
 
 def over_water(hull: Hull, thing: Thing, place: Place) -> float:
-    """The share of its footprint, 0 to 1, that lies past the side or an end of the boat."""
+    """The share of it, 0 to 1, that lies past the side or an end of the boat: of a footprint, or of
+    a rod or pole from its butt to its middle."""
+    if thing.long:
+        half = _to_the_middle(thing, place)
+        out_m = half.difference(outline(hull)).length
+        return float(out_m / half.length) if half.length > EDGE_M else 0.0
     out = overhang(hull, thing, place)
     return 0.0 if out is None else out.share
+
+
+def _to_the_middle(thing: Thing, place: Place) -> LineString:
+    flat = thing.length_m / 2 * math.cos(math.radians(place.tilt_deg))
+    turn = math.radians(place.turn_deg)
+    butt = place.x_m, place.y_m
+    return LineString([butt, (butt[0] + flat * math.cos(turn), butt[1] + flat * math.sin(turn))])
 
 
 def in_wall(hull: Hull, thing: Thing, place: Place) -> tuple[Well, float] | None:

@@ -11,8 +11,9 @@ import numpy as np
 
 from neat_hull.model.said import Said, plain
 from neat_hull.model.setup import Place
+from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array
-from neat_hull.rig.fits import goes, misfit_at
+from neat_hull.rig.fits import OFFERED_OVER_WATER, misfit_at
 from neat_hull.rig.footing import over_water
 from neat_hull.rig.rigging import Rigged
 
@@ -53,36 +54,44 @@ def way_out(rigged: Rigged, thing_id: int, clear_m: Array) -> Said:
     moved_id = rigged.placing.root(thing_id)
     place = rigged.setup.places[moved_id]
     far_m = np.ceil(clear_m / _TOLD_M - 1e-6) * _TOLD_M
-    aside = next(_open_ways(rigged, moved_id, place, far_m), None)
-    up = place.on is None and (aside is None or clear_m[_UP] < _UP_SHARE * clear_m[aside])
-    if aside is None and not up:
+    out_now = _out(rigged, moved_id, place)
+    aside = next(_open_ways(rigged, moved_id, far_m, out_now), None)
+    if aside is None and (place.on is not None or out_now >= _HALF):
         return Said.of("put it somewhere else")
-    way = _UP if up else aside
-    assert way is not None, "one of the two is there"
-    words = f"{{}} {_WORDS[way]}"
+    lift = place.on is None and out_now < _HALF
+    if aside is None or (lift and clear_m[_UP] < _UP_SHARE * clear_m[aside]):
+        aside = _UP
+    words = f"{{}} {_WORDS[aside]}"
     if moved_id != thing_id:
         words += f", with {plain(rigged.setup.things[moved_id].name)}"
-    return Said.of(words, length=float(far_m[way]))
+    return Said.of(words, length=float(far_m[aside]))
 
 
-def _open_ways(rigged: Rigged, moved_id: int, place: Place, far_m: Array) -> Iterator[int]:
+def _open_ways(rigged: Rigged, moved_id: int, far_m: Array, out_now: float) -> Iterator[int]:
     """The ways over the deck that it can go, the shortest first."""
-    placing, thing = rigged.placing, rigged.setup.things[moved_id]
+    placing, place = rigged.placing, rigged.setup.places[moved_id]
     stand = placing.stand(moved_id)
     if place.bury_m > 0 or stand.on_body or stand.astray:
         return  # it goes where its tube or the body does, or stands nowhere
-    out_now = over_water(placing.hull, thing, place) if place.on is None else 0.0
+    # What hangs over the water already may stay out as far, or come in.
+    most = max(_least_out(rigged.setup.things[moved_id]), min(out_now, _HALF))
     back = -math.radians(placing.frame_of(moved_id).turn_deg)
     for way in np.argsort(far_m[:_UP], kind="stable").tolist():
         x, y = _turned((far_m[way] * WAYS[way, :2]).tolist(), back)
         moved = place.model_copy(update={"x_m": place.x_m + x, "y_m": place.y_m + y})
-        if goes(placing, moved_id, moved) or (
-            # What hangs over the water already may stay out as far, or come in.
-            out_now > 0
-            and misfit_at(placing, moved_id, moved) is None
-            and over_water(placing.hull, thing, moved) <= min(out_now, _HALF)
-        ):
+        if misfit_at(placing, moved_id, moved) is None and _out(rigged, moved_id, moved) <= most:
             yield way
+
+
+def _out(rigged: Rigged, thing_id: int, place: Place) -> float:
+    """The share of a thing on the bare deck that would hang over the water."""
+    if place.on is not None:
+        return 0.0
+    return over_water(rigged.placing.hull, rigged.setup.things[thing_id], place)
+
+
+def _least_out(thing: Thing) -> float:
+    return 0.0 if thing.long else OFFERED_OVER_WATER
 
 
 def _turned(along: list[float], rad: float) -> tuple[float, float]:
