@@ -97,5 +97,5 @@ def test_what_goes_there_has_boat_under_it_and_no_wall_in_it(
     if goes(placing, CRATE, place):
         assert out <= 0.05 + 1e-9
         assert inside
-    if inside:
+    if floor is None:
         assert misfit_at(placing, CRATE, place) is None

@@ -1,21 +1,21 @@
 """What is under a thing that stands on the bare deck: how much of it, and which walls it meets."""
 
 import math
+from bisect import bisect_left
 from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
 from shapely import LineString, Polygon, box, distance, points, union_all
-from shapely.affinity import rotate, translate
 from shapely.geometry.base import BaseGeometry
 
 from neat_hull.model.boat import Boat, SeatRail, Track
 from neat_hull.model.setup import Place
 from neat_hull.model.thing import Thing
 from neat_hull.physics.hull.shape import Hull, Well
-from neat_hull.rig.parents.base import EDGE_M
+from neat_hull.rig.parents.base import EDGE_M, footprint_m
 
-_ROUND = Polygon([(np.cos(a) / 2, np.sin(a) / 2) for a in np.arange(32) * np.pi / 16])
+_ROUND = np.array([(np.cos(a), np.sin(a)) for a in np.arange(32) * np.pi / 16])
 
 
 @dataclass(frozen=True)
@@ -28,6 +28,8 @@ class Overhang:
 
 def overhang(hull: Hull, thing: Thing, place: Place) -> Overhang | None:
     """What of it lies past the side or an end of the boat; None where nothing does."""
+    if _within_the_sides(hull, thing, place):
+        return None
     foot, boat = footprint(thing, place), outline(hull)
     if foot.within(boat):
         return None
@@ -65,6 +67,13 @@ def in_wall(hull: Hull, thing: Thing, place: Place) -> tuple[Well, float] | None
     ]
     if not wells:
         return None
+    along, across = (thing.give * side / 2 for side in footprint_m(thing, place.turn_deg))
+    if any(
+        well.x_aft_m + along <= place.x_m <= well.x_fwd_m - along
+        and abs(place.y_m) + across <= well.half_breadth_m
+        for well in wells
+    ):
+        return None
     lowest = min(wells, key=lambda one: one.floor_z_m)
     foot = footprint(thing, place, thing.give).intersection(outline(hull))
     room = _room(hull, lowest.floor_z_m if place.z_m is None else place.z_m, lowest.name)
@@ -76,26 +85,68 @@ def in_wall(hull: Hull, thing: Thing, place: Place) -> tuple[Well, float] | None
 
 def on_a_track(boat: Boat, thing: Thing, place: Place) -> bool:
     """Whether it lies across a track or rail, and bars what slides there."""
+    tracks = [one for one in boat.fittings if isinstance(one, Track | SeatRail)]
+    along, across = (side / 2 for side in footprint_m(thing, place.turn_deg))
+    near = [
+        one
+        for one in tracks
+        if abs(one.y_m - place.y_m) <= across
+        and abs(one.x_m - place.x_m) <= along + one.length_m / 2
+    ]
+    if not near:
+        return False
     foot = footprint(thing, place)
     return any(
-        isinstance(one, Track | SeatRail)
-        and foot.intersects(
+        foot.intersects(
             LineString(
                 [(one.x_m - one.length_m / 2, one.y_m), (one.x_m + one.length_m / 2, one.y_m)]
             )
         )
-        for one in boat.fittings
+        for one in near
     )
+
+
+def _within_the_sides(hull: Hull, thing: Thing, place: Place) -> bool:
+    """Whether the upright box about it lies within: quickly told, and true of most."""
+    along, across = (side / 2 for side in footprint_m(thing, place.turn_deg))
+    return abs(place.y_m) + across <= _least_half_m(hull, place.x_m - along, place.x_m + along)
+
+
+def _least_half_m(hull: Hull, aft_m: float, fwd_m: float) -> float:
+    """The least half-breadth between two places, in m; less than none past an end."""
+    x, y = _sides(hull)
+    if aft_m < x[0] or fwd_m > x[-1]:
+        return -1.0
+    first, last = bisect_left(x, aft_m), bisect_left(x, fwd_m)
+    ends = (_between(x, y, first, aft_m), _between(x, y, last, fwd_m))
+    return min(*ends, *y[first:last])
+
+
+def _between(x: list[float], y: list[float], after: int, at_m: float) -> float:
+    if after == 0:
+        return y[0]
+    share = (at_m - x[after - 1]) / (x[after] - x[after - 1])
+    return y[after - 1] + share * (y[after] - y[after - 1])
+
+
+@lru_cache(maxsize=64)
+def _sides(hull: Hull) -> tuple[list[float], list[float]]:
+    return hull.x_m.tolist(), hull.half_breadth_m.tolist()
 
 
 def footprint(thing: Thing, place: Place, share: float = 1.0) -> BaseGeometry:
     """Its outline in plan, with its sides made less by a share."""
-    long, wide = share * thing.length_m, share * thing.width_m
+    long, wide = share * thing.length_m / 2, share * thing.width_m / 2
     if thing.shape == "cylinder":
-        flat = Polygon(np.array(_ROUND.exterior.coords) * long)
-    else:
-        flat = rotate(box(-long / 2, -wide / 2, long / 2, wide / 2), place.turn_deg, origin=(0, 0))
-    return translate(flat, place.x_m, place.y_m)
+        return Polygon(_ROUND * long + (place.x_m, place.y_m))
+    turn = math.radians(place.turn_deg)
+    cos, sin = math.cos(turn), math.sin(turn)
+    return Polygon(
+        [
+            (place.x_m + x * cos - y * sin, place.y_m + x * sin + y * cos)
+            for x, y in ((-long, -wide), (long, -wide), (long, wide), (-long, wide))
+        ]
+    )
 
 
 @lru_cache(maxsize=64)

@@ -30,10 +30,10 @@ def test_a_box_has_the_wall_sided_lever_until_an_edge_comes_through() -> None:
 def test_a_reading_is_kn_less_kg_sine_and_gm_is_km_less_kg() -> None:
     curves = cross_curves(afloat(barge(LENGTH, BEAM, DEPTH)), FRESH)
     mass, kg = np.array([float(curves.mass_kg[3])]), np.array([0.12])
-    read = curves.read(mass, kg, np.zeros(1))
+    read = curves.levers(mass, kg).read(np.zeros(1))
     assert read.gm_m[0] == pytest.approx(curves.km_m[3] - 0.12)
-    row = curves.kn_m[3] - 0.12 * np.sin(HEEL_RAD)
-    assert read.greatest_gz_m[0] == pytest.approx(np.nanmax(row), rel=1e-3)
+    at_heels = np.nanmax(curves.kn_m[3] - 0.12 * np.sin(HEEL_RAD))
+    assert at_heels <= read.greatest_gz_m[0] <= 1.005 * at_heels  # it may lie between two of them
     assert read.heel_rad[0] == 0.0
 
 
@@ -41,7 +41,7 @@ def test_a_small_weight_off_the_middle_heels_as_the_metacentre_has_it() -> None:
     """tan φ = w·d / (Δ·GM) for small angles."""
     curves = cross_curves(afloat(barge(LENGTH, BEAM, DEPTH)), FRESH)
     aside = np.array([0.002, -0.002, 0.004])
-    read = curves.read(np.full(3, 300.0), np.full(3, 0.15), aside)
+    read = curves.levers(np.full(3, 300.0), np.full(3, 0.15)).read(aside)
     assert np.degrees(read.heel_rad) == pytest.approx(
         -np.degrees(np.arctan(aside / read.gm_m)), abs=0.3
     )
@@ -58,14 +58,14 @@ def test_a_reading_of_a_kayak_is_what_the_solver_finds_at_even_keel() -> None:
             settled, curve = settle_with_curve(floating, loads, FRESH, HEEL_RAD)
             x += upright(settled).gm_l_m * np.tan(upright(settled).trim_rad)
         assert abs(upright(settled).trim_rad) < 1e-3
-        read = curves.read(np.array([mass]), np.array([kg]), np.zeros(1))
+        read = curves.levers(np.array([mass]), np.array([kg])).read(np.zeros(1))
         assert read.greatest_gz_m[0] == pytest.approx(float(np.nanmax(curve.gz_m)), abs=3e-3)
         assert read.gm_m[0] == pytest.approx(upright(settled).gm_m, abs=1e-3)
 
 
 def test_more_lever_than_the_boat_has_has_no_rest_and_the_mirror_is_the_mirror() -> None:
     curves = cross_curves(afloat(kayak()), FRESH)
-    read = curves.read(np.full(3, 160.0), np.full(3, 0.28), np.array([0.9, 0.01, -0.01]))
+    read = curves.levers(np.full(3, 160.0), np.full(3, 0.28)).read(np.array([0.9, 0.01, -0.01]))
     assert np.isnan(read.heel_rad[0])
     assert np.isnan(read.edge_over_m[0])
     assert read.heel_rad[1] == pytest.approx(-read.heel_rad[2])
@@ -76,7 +76,7 @@ def test_more_lever_than_the_boat_has_has_no_rest_and_the_mirror_is_the_mirror()
 def test_a_higher_centre_never_steadies() -> None:
     curves = cross_curves(afloat(kayak()), FRESH)
     heights = np.linspace(0.1, 0.7, 13)
-    read = curves.read(np.full(13, 160.0), heights, np.full(13, 0.005))
+    read = curves.levers(np.full(13, 160.0), heights).read(np.full(13, 0.005))
     assert np.all(np.diff(read.greatest_gz_m) <= 1e-12)
     assert np.all(np.diff(read.gm_m) < 0)
 

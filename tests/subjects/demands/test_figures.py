@@ -6,6 +6,9 @@ from typing import Any
 
 import numpy as np
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from tests.examples import examples
 
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.boat import Cleat
@@ -19,7 +22,7 @@ from neat_hull.physics.water.hydrostatics import (
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.rigging import Rigged
 from neat_hull.subjects.demands.cases import standing_body
-from neat_hull.subjects.demands.figures import asked_of, demand_loads, readings, solved
+from neat_hull.subjects.demands.figures import asked_of, demand_loads, margin_key, readings, solved
 from neat_hull.whole.evaluate import evaluated
 
 DENSITY = 998.0
@@ -238,7 +241,8 @@ SETUPS = [
 
 @pytest.mark.parametrize("setup", SETUPS, ids=lambda one: one.name)
 def test_demands_read_off_the_cross_curves_are_those_that_are_solved(setup: Setup) -> None:
-    """Within four points of margin, half a degree of heel, 8 mm of gunwale and of GM."""
+    """Within four points of margin, half a degree of heel, 8 mm of gunwale and of GM; what comes
+    near a limit of the margin, to a hundredth of itself."""
     ev = evaluated(setup)
     by_code = {one.code: one for one in solved(ev)}
     read_off = readings(ev)
@@ -251,9 +255,39 @@ def test_demands_read_off_the_cross_curves_are_those_that_are_solved(setup: Setu
             assert read.margin_used is None or read.margin_used > 1.1, read.code
             continue
         assert read.margin_used == pytest.approx(full.margin_used, abs=0.04), read.code
+        if full.margin_used > 0.7 * ev.table[margin_key(read.code)].fine:
+            assert read.margin_used == pytest.approx(full.margin_used, rel=0.01), read.code
         if full.heel_deg is not None and full.margin_used < 0.95:
             assert read.heel_deg == pytest.approx(full.heel_deg, abs=0.5), read.code
             assert read.freeboard_m == pytest.approx(full.least_freeboard_m, abs=0.008), read.code
+
+
+@examples(25)
+@given(
+    st.sampled_from(demo_setups()),
+    st.floats(0.5, 10), st.floats(0, 30), st.floats(0, 30), st.floats(5, 30), st.floats(0.2, 0.5),
+    st.floats(-0.3, 0.3), st.sampled_from(["sits", "stands"]),
+)  # fmt: skip
+def test_no_verdict_on_a_margin_is_another_than_the_full_solver_has(
+    setup: Setup, fish: float, water: float, tank: float, lean: float, share: float, aside: float,
+    posture: str,
+) -> None:  # fmt: skip
+    numbers = {"fish_kg": fish, "cockpit_water_kg": water, "tank_kg": tank, "lean_deg": lean,
+               "remount_share": share}  # fmt: skip
+    places = dict(setup.places)
+    places[16] = places[16].model_copy(update={"y_m": aside, "z_m": 0.3})
+    ev = evaluated(
+        setup.model_copy(update={"demands": setup.demands.model_copy(update=numbers),
+                                 "places": places, "posture": posture})
+    )  # fmt: skip
+    by_code = {one.code: one for one in solved(ev)}
+    for read in readings(ev):
+        full, levels = by_code[read.code].margin_used, ev.table[margin_key(read.code)]
+        if full is None or read.margin_used is None:
+            assert max(full or 9.0, read.margin_used or 9.0) > levels.fix, read.code
+            continue
+        if min(abs(full - at) for at in (levels.fine, levels.watch, levels.fix)) > 0.005:
+            assert levels.verdict(read.margin_used) == levels.verdict(full), read.code
 
 
 def test_what_is_asked_goes_with_posture_and_gear() -> None:

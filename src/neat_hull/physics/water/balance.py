@@ -31,9 +31,32 @@ class Problem:
     def length_m(self) -> float:
         return self.floating.hull.length_m
 
+    def at(self, count: int) -> "Problems":
+        """The same for so many attitudes."""
+        return Problems(
+            self.floating, np.full(count, self.volume_m3), np.repeat(self.centre_m[None], count, 0)
+        )
+
+
+@dataclass(frozen=True, eq=False)
+class Problems:
+    """One for each attitude: volume_m3 (k,) under centre_m (k, 3), all of one floating hull."""
+
+    floating: FloatingHull
+    volume_m3: Array
+    centre_m: Array
+
+    @property
+    def length_m(self) -> float:
+        return self.floating.hull.length_m
+
+    def row(self, k: int) -> Problem:
+        """That of one attitude."""
+        return Problem(self.floating, float(self.volume_m3[k]), self.centre_m[k])
+
     def residuals(self, im: Immersion, heel_rad: Array, tau: Array) -> tuple[Array, Array, Array]:
         """Volume and fore-and-aft residuals (k,) as fractions, and the trim lever ∫e − V·e_G."""
-        x_g, y_g, z_g = self.centre_m
+        x_g, y_g, z_g = self.centre_m.T
         e_g = y_g * np.sin(heel_rad) + z_g * np.cos(heel_rad)
         lever = im.ve - self.volume_m3 * e_g
         along = im.vx - self.volume_m3 * x_g - tau * lever

@@ -6,12 +6,13 @@ from dataclasses import dataclass, field
 from functools import cached_property
 
 import numpy as np
+from numpy.typing import NDArray
 
 from neat_hull.errors import DoesNotFloat
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.lattice import WATERPLANE_SPANS_PER_LENGTH, Lattice, loft
 from neat_hull.physics.hull.shape import Hull
-from neat_hull.physics.water.heels import STANDING
+from neat_hull.physics.water.heels import FULL_RAD, STANDING
 from neat_hull.physics.water.immersion import Immersion, Planes, Sideways, TurnedSections
 from neat_hull.physics.water.section_table import SectionTable
 
@@ -69,7 +70,7 @@ class FloatingHull:
         """
         key = heel_rad.tobytes()
         if key in STANDING:
-            yield self._table(key, self.lattice, heel_rad).planes()
+            yield self.some_turned(STANDING[key])
             return
         turned = self._turned.pop(key, None) or TurnedSections(self.lattice, heel_rad)
         try:
@@ -78,6 +79,10 @@ class FloatingHull:
             # A single heel is a step of some search, unless it is upright.
             if len(self._turned) < _KEPT and (len(heel_rad) > 1 or not heel_rad.any()):
                 self._turned[key] = turned
+
+    def some_turned(self, at: NDArray[np.intp]) -> Planes:
+        """The sections at some of the heels of a full curve, by their places there."""
+        return self._table(b"curve", self.lattice, FULL_RAD).planes(at)
 
     def upright(self) -> Planes:
         """The sections seen upright, where every search begins."""

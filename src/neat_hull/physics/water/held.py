@@ -5,11 +5,20 @@ from typing import TypeAlias
 
 import numpy as np
 import scipy  # its parts are loaded when first asked: they would hold up every start
+from numpy.typing import NDArray
 
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.lattice import Lattice
-from neat_hull.physics.water.balance import ITERATIONS, RESIDUAL, TRIM_STEP, Problem, flooding
+from neat_hull.physics.water.balance import (
+    ITERATIONS,
+    RESIDUAL,
+    TRIM_STEP,
+    Problem,
+    Problems,
+    flooding,
+)
 from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.immersion import (
     Immersion,
     Planes,
@@ -49,18 +58,50 @@ def rest_at_heels(
     else:
         h_m = floating.guess_h_m(volume_m3, heel_rad) + tau * floating.hull.x_m.mean()
     with floating.turned(heel_rad) as turned:
-        while True:
-            floats = floating.capacity_m3(lost) > volume_m3
-            h_m, tau, found, im = _sink_and_trim(
-                problem, turned, heel_rad, lost, h_m, tau, floats, known
-            )
-            known = None
-            side = turned.sideways(floating.lattice.counted(lost))
-            rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
-            newly = flooding(rest, floating.hull) & ~lost
-            if not newly.any():
-                return rest
-            lost = lost | newly
+        return _rests(problem.at(len(heel_rad)), turned, heel_rad, lost, h_m, tau, known)
+
+
+def rest_of_each(
+    floating: FloatingHull, volume_m3: Array, centre_m: Array, at: NDArray[np.intp], near: Rest
+) -> Rest:
+    """As `rest_at_heels` for k loads, volume_m3 (k,) and centre_m (k, 3), each at one heel: that at
+    (k,) of `heels.FULL_RAD`. The search starts at `near`, the boat at a row of heels about these.
+    """
+    heel_rad = FULL_RAD[at]
+    lost = np.repeat(floating.drains[None, :], len(at), axis=0)
+    known = np.flatnonzero(near.floats)
+    if len(known):
+        rows = near.heel_rad[known]
+        h_m, tau = (np.interp(heel_rad, rows, one[known]) for one in (near.h_m, near.tau))
+    else:
+        h_m = tau = np.zeros(len(at))
+    turned = floating.some_turned(at)
+    return _rests(Problems(floating, volume_m3, centre_m), turned, heel_rad, lost, h_m, tau, None)
+
+
+def _rests(
+    problem: Problems,
+    turned: Planes,
+    heel_rad: Array,
+    lost: Flags,
+    h_m: Array,
+    tau: Array,
+    known: Immersion | None,
+) -> Rest:
+    """All rows from a start; again with less of the hull where a well's rim went under."""
+    floating = problem.floating
+    while True:
+        floats = floating.capacity_m3(lost) > problem.volume_m3
+        h_m, tau, found, im = _sink_and_trim(
+            problem, turned, heel_rad, lost, h_m, tau, floats, known
+        )
+        known = None
+        side = turned.sideways(floating.lattice.counted(lost))
+        rest = Rest(heel_rad, h_m, tau, lost, found, im, side)
+        newly = flooding(rest, floating.hull) & ~lost
+        if not newly.any():
+            return rest
+        lost = lost | newly
 
 
 def _rest_at_heel(problem: Problem, heel_rad: Array, lost: Flags, trim_hint_rad: float) -> Rest:
@@ -149,7 +190,7 @@ def _sunk(
 
 
 def _sink_and_trim(
-    problem: Problem,
+    problem: Problems,
     turned: Planes,
     heel_rad: Array,
     lost: Flags,
@@ -186,7 +227,7 @@ def _sink_and_trim(
         step_tau = np.where(better, newton[1], step_tau / 2)
     found = floats & (best < (100 * RESIDUAL) ** 2)
     for k in np.flatnonzero(floats & ~found):
-        row = _by_brackets(problem, float(heel_rad[k]), lost[k : k + 1])
+        row = _by_brackets(problem.row(int(k)), float(heel_rad[k]), lost[k : k + 1])
         if row is not None:
             h_m[k], tau[k] = row
             found[k] = True
@@ -195,7 +236,7 @@ def _sink_and_trim(
 
 
 def _step_two(
-    problem: Problem,
+    problem: Problems,
     im: Immersion,
     h_m: Array,
     tau: Array,
@@ -239,7 +280,7 @@ def _by_brackets(problem: Problem, heel_rad: float, lost: Flags) -> tuple[float,
 
     def along(tau: float) -> float:
         im = turned.immerse(np.array([sink(tau)]), np.array([tau]), counted)
-        residual = problem.residuals(im, np.array([heel_rad]), np.array([tau]))[1]
+        residual = problem.at(1).residuals(im, np.array([heel_rad]), np.array([tau]))[1]
         return float(residual[0])
 
     steepest = _STEEPEST * abs(np.cos(heel_rad)) + 1e-9

@@ -5,11 +5,12 @@ from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
+from numpy.typing import NDArray
 
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.floating import FloatingHull, Rest
-from neat_hull.physics.water.held import rest_at_heels
+from neat_hull.physics.water.held import rest_at_heels, rest_of_each
 from neat_hull.physics.water.immersion import section_m2
 from neat_hull.physics.water.let_go import rest_free
 from neat_hull.physics.water.loads import Loads
@@ -139,7 +140,7 @@ def settle_with_curve(
     held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad, near=near)
     rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0))
     settled = Settled(floating, loads, water_density_kg_m3, rest, held)
-    return settled, _curve(floating, loads, held)
+    return settled, _curve(floating, loads.centre_m, held)
 
 
 def _much_the_same(one: Loads, other: Loads) -> bool:
@@ -226,11 +227,23 @@ def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
     """Righting levers at imposed heels (k,), sinkage and trim free."""
     if len(heel_rad) == 0:
         return RightingCurve(*(np.zeros(0) for _ in range(5)))
-    return _curve(settled.floating, settled.loads, _held(settled, heel_rad))
+    return _curve(settled.floating, settled.loads.centre_m, _held(settled, heel_rad))
 
 
-def _curve(floating: FloatingHull, loads: Loads, held: Rest) -> RightingCurve:
-    gz = np.where(held.floats, held.righting_lever_m(loads.centre_m), np.nan)
+def levers_of_each(
+    settled: Settled, mass_kg: Array, centre_m: Array, at: NDArray[np.intp]
+) -> tuple[Array, Array]:
+    """Righting lever and how far the sheer stands over the water, (k,) m each, of k other loads on
+    the same boat: mass_kg (k,) at centre_m (k, 3), each at one heel, that at (k,) of
+    `heels.FULL_RAD`. NaN where it goes under."""
+    volume_m3 = mass_kg / settled.water_density_kg_m3
+    held = rest_of_each(settled.floating, volume_m3, centre_m, at, settled.held)
+    curve = _curve(settled.floating, centre_m, held)
+    return curve.gz_m, np.where(held.floats, curve.edge_over_m, np.nan)
+
+
+def _curve(floating: FloatingHull, centre_m: Array, held: Rest) -> RightingCurve:
+    gz = np.where(held.floats, held.righting_lever_m(centre_m), np.nan)
     edge = held.height_over_water_m(floating.hull.sheer_points_m).min(axis=1)
     trim = np.where(held.floats, held.trim_rad, np.nan)
     corners = [well.rim_corners_m for well in floating.hull.wells if not well.drains]

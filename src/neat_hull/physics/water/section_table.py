@@ -12,7 +12,7 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from neat_hull.physics.arrays import Array
+from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.lattice import Lattice
 from neat_hull.physics.water.immersion import Immersion, Sideways
 
@@ -33,10 +33,12 @@ class SectionTable:
     level_m: Array
     lift: Array
     aside: Array
+    _known: Flags  # (k,): heels that are tabulated, the others when first asked for
+    _edges: "_Edges"
 
     @classmethod
     def of(cls, lattice: Lattice, heel_rad: Array) -> "SectionTable":
-        """Tabulate a lattice at heels (k,)."""
+        """A table of a lattice at heels (k,), each of which is filled in when first asked for."""
         group = np.abs(lattice.weight_m).argmax(axis=1)
         keys, row = np.unique(np.column_stack((lattice.x_m, group)), axis=0, return_inverse=True)
         row = row.ravel()
@@ -49,11 +51,26 @@ class SectionTable:
         place[row[order], within] = order
         weight = lattice.weight_m[np.arange(len(group)), group]
         weight = np.where(place >= 0, weight[place], 0.0)
+        k, r = len(heel_rad), len(keys)
         return cls(
             keys[:, 0],
             keys[:, 1].astype(np.intp),
-            *_tabulated(lattice, place, weight, np.cos(heel_rad), np.sin(heel_rad)),
+            np.empty((edges, k, r)),
+            np.empty((k * r * edges, 5)),
+            np.empty((k * r * edges, 8)),
+            np.zeros(k, dtype=np.bool_),
+            _Edges(lattice, place, weight, heel_rad),
         )
+
+    def _fill(self, at: NDArray[np.intp]) -> None:
+        """Tabulate the heels at (n,) that are not yet. What two threads write is the same."""
+        for i in np.unique(at[~self._known[at]]).tolist():
+            rows = slice(
+                i * (each := self.level_m.shape[0] * self.level_m.shape[2]), (i + 1) * each
+            )
+            level, self.lift[rows], self.aside[rows] = self._edges.tabulated(i)
+            self.level_m[:, i] = level[:, 0]
+            self._known[i] = True
 
     @cached_property
     def row_before(self) -> NDArray[np.intp]:
@@ -62,9 +79,30 @@ class SectionTable:
         before: NDArray[np.intp] = (np.arange(k * r) * i).reshape(k, r) - 1
         return before
 
-    def planes(self) -> "TablePlanes":
-        """Something to ask for one water plane after the other."""
-        return TablePlanes(self)
+    def planes(self, at: NDArray[np.intp] | None = None) -> "TablePlanes":
+        """Something to ask for one water plane after the other: at all heels, or at those heels
+        (n,), of which one may be asked for several times."""
+        every = np.arange(len(self._known)) if at is None else at
+        if not self._known[every].all():
+            self._fill(every)
+        if at is None:
+            return TablePlanes(self, self.level_m, self.row_before)
+        return TablePlanes(self, self.level_m[:, at], self.row_before[at])
+
+
+@dataclass(frozen=True, eq=False)
+class _Edges:
+    """What a table is made of: the edges of each section (r, e), and the heels."""
+
+    lattice: Lattice
+    place: NDArray[np.intp]
+    weight: Array
+    heel_rad: Array
+
+    def tabulated(self, i: int) -> tuple[Array, Array, Array]:
+        """One heel of the table."""
+        heel = self.heel_rad[i : i + 1]
+        return _tabulated(self.lattice, self.place, self.weight, np.cos(heel), np.sin(heel))
 
 
 def _tabulated(
@@ -114,17 +152,17 @@ def _tabulated(
 class TablePlanes:
     """Water planes asked of a table; remembers the last one, for its moments along s."""
 
-    def __init__(self, table: SectionTable) -> None:
-        self._table = table
+    def __init__(self, table: SectionTable, level_m: Array, row_before: NDArray[np.intp]) -> None:
+        self._table, self._level_m, self._row_before = table, level_m, row_before
 
     def immerse(self, h_m: Array, tau: Array, counted: Array) -> Immersion:
         """As `immersion.TurnedSections.immerse`."""
         table = self._table
         at_m = h_m[:, None] - tau[:, None] * table.x_m
-        below = (at_m >= table.level_m).view(np.uint8)
+        below = (at_m >= self._level_m).view(np.uint8)
         over = below.sum(axis=0, dtype=np.min_scalar_type(len(below)))
         self._counted = counted[:, table.group] * (over > 0)
-        self._at = table.row_before + np.maximum(over, 1)
+        self._at = self._row_before + np.maximum(over, 1)
         foot, b0, b1, area, area_e = np.moveaxis(table.lift.take(self._at, axis=0), -1, 0)
         self._t = t = np.maximum(at_m - foot, 0.0)
         strip = t * (b0 + t * (b1 / 2))

@@ -4,9 +4,9 @@ A demand changes the posture, adds weights, or pulls from outside. Margin used i
 over the greatest righting lever of the same weights on the centreline. The figures are the passive
 boat; people balance as well.
 
-`readings` reads all that a trip demands off the hull's cross curves, in the time of a drag; what is
-left out is the trim that a demand itself brings. `solved` solves each for itself, and the two are
-compared in the tests.
+`readings` reads all that a trip demands off the hull's cross curves, in the time of a drag, and
+finds the levers that decide for what comes near a limit. `solved` solves each demand in full; the
+two are compared in the tests.
 """
 
 from dataclasses import dataclass
@@ -19,8 +19,9 @@ from neat_hull.model.boat import Cleat
 from neat_hull.model.demands import Demand
 from neat_hull.model.evidence import Bands
 from neat_hull.model.setup import Setup
+from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.water import hydrostatics
-from neat_hull.physics.water.cross_curves import cross_curves
+from neat_hull.physics.water.cross_curves import Levers, Reading, cross_curves
 from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import stability
@@ -41,6 +42,9 @@ __all__ = [
     "standing_body",
 ]
 
+# Read off a hull's curves a margin is right to a third, and a gunwale to 3 cm; see docs/physics.md.
+_COMFORT, _COMFORT_M = 0.65, 0.03
+_ROUNDS = 3  # a floor that drowns moves the greatest lever, and then there is more to ask
 _SOME_GZ_M = 0.001  # less righting lever than this is none
 
 # What is asked of every boat; the rest only of one that means to, or has the gear aboard.
@@ -115,7 +119,13 @@ def readings(ev: Evaluated) -> list[DemandReading]:
     cases = [MAKERS[code](boat) for code in asked_of(ev.setup)]
     mass = np.array([case.loads.total_kg for case in cases])
     centre = np.array([case.loads.centre_m for case in cases])
-    read = curves.read(mass, centre[:, 2], centre[:, 1])
+    levers = curves.levers(mass, centre[:, 2])
+    read = levers.read(centre[:, 1])
+    wet = _gunwale_near(ev, read)
+    near = np.flatnonzero(wet | _margin_near(ev, cases, read, centre[:, 1]))
+    if len(near):
+        some = _found(rest.settled, levers.take(near), mass[near], centre[near], wet[near])
+        read = read.with_rows(near, some)
     found = []
     for i, case in enumerate(cases):
         greatest, gm = float(read.greatest_gz_m[i]), float(read.gm_m[i])
@@ -135,6 +145,48 @@ def readings(ev: Evaluated) -> list[DemandReading]:
             )
         )
     return found
+
+
+def _margin_near(ev: Evaluated, cases: list[DemandLoads], read: Reading, aside_m: Array) -> Flags:
+    """(n,): demands that could use too much of the margin, within what the curves are off."""
+    fine = np.array([ev.table[margin_key(case.code)].fine for case in cases])
+    near: Flags = np.abs(aside_m) > _COMFORT * fine * read.greatest_gz_m
+    return near
+
+
+def _gunwale_near(ev: Evaluated, read: Reading) -> Flags:
+    """(n,): demands that could bring the gunwale too low, within what the curves are off."""
+    near: Flags = ~(read.edge_over_m > ev.table["edge"].fine + _COMFORT_M)
+    return near
+
+
+def _found(
+    settled: hydrostatics.Settled, levers: Levers, mass_kg: Array, centre_m: Array, wet: Flags
+) -> Reading:
+    """Read off after the levers about the greatest, and about rest where the gunwale may go `wet`,
+    were found for themselves: with the trim that a demand brings, and the floors that it drowns."""
+    aside, level = centre_m[:, 1], centre_m * np.array([1.0, 0.0, 1.0])
+    known = np.zeros(levers.gz_m.shape, dtype=np.bool_)
+    gz, edge = np.full(known.shape, np.nan), np.full(known.shape, np.nan)
+    read, shifted = levers.read(aside), levers
+    for turn in range(_ROUNDS):
+        asked = np.zeros_like(known)
+        rows, greatest = np.arange(len(known)), read.greatest_at
+        asked[rows, greatest] = asked[rows, shifted.beside(greatest)] = True
+        if turn == 0:
+            rests = wet & (read.heel_at >= 0)
+            for step in (0, 1):
+                asked[rows[rests], read.heel_at[rests] + step] = True
+        row, at = np.nonzero(asked & ~known)
+        if len(row) == 0:
+            break
+        gz[row, at], edge[row, at] = hydrostatics.levers_of_each(
+            settled, mass_kg[row], level[row], at
+        )
+        known[row, at] = True
+        shifted = levers.through(known, gz, edge)
+        read = shifted.read(aside)
+    return read
 
 
 def solved(ev: Evaluated) -> list[Demand]:
