@@ -9,10 +9,9 @@ from neat_hull.model.setup import OnBody, OnThing, Place, Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import WEIGHT
 from neat_hull.rig.lining_up import lined_up
-from neat_hull.rig.offering import targets
 from neat_hull.rig.parents.body import worn
 from neat_hull.rig.rigging import Rigged
-from neat_hull.whole.advice.moves import aside_of_seat, lies_flat, spread, stays
+from neat_hull.whole.advice.moves import aside_of_seat, lies_flat, spread, stays, targets_of_use
 from neat_hull.whole.advice.tries import Try, all_tried
 
 _MOST_EACH = 26  # tries of one thing
@@ -101,10 +100,8 @@ def _places(rigged: Rigged, thing_id: int) -> Iterator[Place]:
     if thing.worn:
         yield worn()
     mine = {thing_id, *all_contents(setup, thing_id)}
-    for target in targets(rigged.placing, thing_id):
+    for target in targets_of_use(rigged, thing_id):
         on = target.on
-        if target.why is not None or isinstance(on, OnBody):
-            continue
         if isinstance(on, OnThing) and on.thing in mine:
             continue
         base = here if on == here.on else target.place

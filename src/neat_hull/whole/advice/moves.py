@@ -20,6 +20,7 @@ from neat_hull.model.setup import (
     SeatPlace,
     Setup,
 )
+from neat_hull.model.targets import Target
 from neat_hull.model.thing import Thing
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.fits import goes, slide_m, why_not
@@ -196,14 +197,9 @@ def _way(thing: Thing, forward_m: float, to_port_m: float) -> Said:
 
 def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
     """To other things that take it, free and fitting; a box into a box is `into`."""
-    here = place.on
-    for target in targets(rigged.placing, thing_id):
-        if target.why is not None or target.on == here or isinstance(target.on, OnBody):
+    for target in targets_of_use(rigged, thing_id):
+        if target.on == place.on:
             continue
-        if thing.mounted and not thing.long and not _mounts(rigged, thing, target.on):
-            continue
-        if isinstance(target.on, OnWell) and thing.length_m > 2 * target.extent_m[0] + EDGE_M:
-            continue  # a rod longer than a well goes in, but does not lie there
         on_thing = isinstance(target.on, OnThing)
         inside = isinstance(target.on, OnThing) and target.on.where == "in"
         where = f" {plain(target.name)}" if on_thing else f": {plain(target.name)}"
@@ -215,6 +211,19 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
                 for y in (-sy, 0.0, sy):
                     spot = target.place.model_copy(update={"x_m": round(x, 3), "y_m": round(y, 3)})
                     yield Move("place", words, ((thing_id, spot),))
+
+
+def targets_of_use(rigged: Rigged, thing_id: int) -> Iterator[Target]:
+    """What a person would put it on, of all that takes it; not the body, which is worn on."""
+    thing = rigged.setup.things[thing_id]
+    for target in targets(rigged.placing, thing_id):
+        if target.why is not None or isinstance(target.on, OnBody):
+            continue
+        if thing.mounted and not thing.long and not _mounts(rigged, thing, target.on):
+            continue
+        if isinstance(target.on, OnWell) and thing.length_m > 2 * target.extent_m[0] + EDGE_M:
+            continue  # a rod longer than a well goes in, but does not lie there
+        yield target
 
 
 def _mounts(rigged: Rigged, thing: Thing, on: On) -> bool:
