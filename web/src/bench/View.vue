@@ -151,7 +151,6 @@ watch(
 watch(
   () => [selected.value, store.kept?.revision] as const,
   ([id]) => {
-    between.value = null
     if (id !== null) void loadTargets(id)
   },
 )

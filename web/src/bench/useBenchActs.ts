@@ -1,8 +1,9 @@
 /** What can be done on the bench to what is chosen; each is one step of the history. */
-import { shallowRef, type ComputedRef, type Ref } from 'vue'
+import { shallowRef, watch, type ComputedRef, type Ref } from 'vue'
 import { api, ask, type Aboard, type Between, type Place } from '@/api/client'
 import type { ChosenAct } from './ChosenPanel.vue'
 import type { useSetup } from '@/setup/useSetup'
+import { useAsked } from '@/kit/useAsked'
 
 interface Bench {
   store: ReturnType<typeof useSetup>
@@ -15,7 +16,8 @@ interface Bench {
 }
 
 export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: Bench) {
-  const between = shallowRef<Between | null>(null)
+  const between = useAsked<Between>()
+  const pair = shallowRef<readonly [number, number] | null>(null)
 
   const chosen = (): number[] =>
     marked.value.size > 1 ? [...marked.value] : selected.value === null ? [] : [selected.value]
@@ -47,15 +49,23 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
     )
   }
 
-  async function measure(): Promise<void> {
-    const [thing_id, other_id] = chosen()
-    if (thing_id === undefined || other_id === undefined) return
-    between.value = (await ask(
-      api.GET('/api/v1/setups/{setup_id}/between/{thing_id}/{other_id}', {
-        params: { path: { setup_id: store.kept!.setup_id, thing_id, other_id } },
-      }),
-    )) as Between
+  function measure(): void {
+    const [one, other] = chosen()
+    if (one !== undefined && other !== undefined) pair.value = [one, other]
   }
+
+  // Measured until others are chosen: again whenever the boat has changed, a save on its way too.
+  watch(selected, () => (pair.value = null))
+  watch([pair, () => store.kept?.revision] as const, ([two]) => {
+    if (two === null) return between.forget()
+    const path = { setup_id: store.kept!.setup_id, thing_id: two[0], other_id: two[1] }
+    void between.put(
+      () =>
+        ask(
+          api.GET('/api/v1/setups/{setup_id}/between/{thing_id}/{other_id}', { params: { path } }),
+        ) as Promise<Between>,
+    )
+  })
 
   /** In a container, let the chosen thing come out one place sooner or later. */
   function reorder(by: 1 | -1): void {
@@ -82,7 +92,7 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
     settle()
     if (what === 'ashore') ashore(ids)
     else if (what === 'duplicate') void store.duplicate(ids)
-    else if (what === 'measure') void measure()
+    else if (what === 'measure') measure()
     else if (what === 'earlier') reorder(-1)
     else if (what === 'later') reorder(1)
     else if (what === 'lock')
@@ -101,5 +111,5 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
     } else void store.lineUp(what, ids)
   }
 
-  return { act, between, chosen }
+  return { act, between: between.answer, chosen }
 }
