@@ -7,8 +7,9 @@ import numpy as np
 from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.physics.body.build import Build, Measured, built
-from neat_hull.physics.body.reach import BodyLimits, Kneeling
+from neat_hull.physics.body.reach import Kneeling
 from neat_hull.physics.body.segments import Body, Seat, require_angler, seated
+from neat_hull.physics.body.trunk import BodyLimits
 from neat_hull.physics.hull.shape import Hull
 
 STANDS_AHEAD_M = 0.35  # of the seat's corner: feet on the floor before the pan

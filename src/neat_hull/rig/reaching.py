@@ -6,8 +6,9 @@ import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.body.reach import BodyLimits, Kneeling, Reach, reach
+from neat_hull.physics.body.reach import Kneeling, Reach, reach
 from neat_hull.physics.body.segments import Body
+from neat_hull.physics.body.trunk import BodyLimits
 from neat_hull.rig.bodies import kneeling_of, limits_of
 from neat_hull.rig.rigging import Rigged
 

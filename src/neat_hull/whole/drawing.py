@@ -7,7 +7,8 @@ from neat_hull.model.boat import MeasuredPoint
 from neat_hull.model.drawing import Drawing, MeasuredOff, SectionLine
 from neat_hull.model.said import Amount, Said
 from neat_hull.model.setup import Setup
-from neat_hull.physics.body.reach import Zone, edges_m
+from neat_hull.physics.body.reach import Zone
+from neat_hull.physics.body.reach_edges import edges_m
 from neat_hull.physics.body.segments import Body
 from neat_hull.physics.hull.lattice import outline_at
 from neat_hull.physics.hull.shape import Hull

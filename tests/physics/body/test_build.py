@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from neat_hull.errors import InputErrors
 from neat_hull.physics.body.build import Build, Measured, built, usual
-from neat_hull.physics.body.reach import BodyLimits, reach
+from neat_hull.physics.body.reach import reach
 from neat_hull.physics.body.segments import (
     MASS_SHARE,
     Seat,
@@ -18,6 +18,7 @@ from neat_hull.physics.body.segments import (
     seated,
     standing,
 )
+from neat_hull.physics.body.trunk import BodyLimits
 
 SEAT = Seat(1.4, 0.24, 0.25, 2.25, 0.18)
 bodies = st.tuples(st.floats(40, 160), st.floats(1.45, 2.05))

@@ -11,8 +11,10 @@ from tests.examples import examples
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.build import GRIP_REACH, HALF_SHOULDERS, Build
 from neat_hull.physics.body.postures import leaned
-from neat_hull.physics.body.reach import SEATED, BodyLimits, Kneeling, Reach, Zone, edges_m, reach
+from neat_hull.physics.body.reach import SEATED, Kneeling, Reach, Zone, reach
+from neat_hull.physics.body.reach_edges import edges_m
 from neat_hull.physics.body.segments import ARM, Body, Seat, seated
+from neat_hull.physics.body.trunk import BodyLimits
 
 SEAT = Seat(x_m=1.4, z_m=0.24, recline_rad=0.0, brace_x_m=2.25, brace_z_m=0.18)
 ORDER = list(Zone)

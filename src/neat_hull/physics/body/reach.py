@@ -8,12 +8,21 @@ straight arm to the point tells the zone.
 from dataclasses import dataclass, replace
 from enum import StrEnum
 from functools import lru_cache
-from typing import Literal
 
 import numpy as np
 
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.body.segments import ABOVE_HIP, ARM, THICKNESS, Body
+from neat_hull.physics.body.trunk import (
+    BEHIND,
+    LEAN_TWIST_DEG,
+    BodyLimits,
+    Postures,
+    frames,
+    hands_of,
+    postures,
+    squares,
+)
 
 
 class Zone(StrEnum):
@@ -27,27 +36,8 @@ class Zone(StrEnum):
 
 
 SEATED = (Zone.HAND, Zone.LEAN, Zone.TWIST)
-LEAN_TWIST_DEG = 20.0  # twisting further than this takes the eyes off the water
-_BEHIND = np.sin(np.radians(20.0))  # a straight arm goes this far behind the shoulders' plane
-_TWISTED = 10.0  # more than any effort: a lean that will do is always tried before a twist
-_LEAST_DEG = 1.0  # of a limit, so that one who does not move at all has an effort too
 _CROUCH_RAD = np.radians([0.0, 30.0, 60.0])  # trunk forward of plumb, on one's knees
 _ROOM_END_M = 0.15  # knees keep this far from the ends of the cockpit
-
-
-@dataclass(frozen=True)
-class BodyLimits:
-    """How far a person goes without leaving the seat, in degrees, and with which hands.
-
-    The defaults are what a seated adult does without strain.
-    """
-
-    pitch_deg: float = 40.0
-    lean_port_deg: float = 25.0
-    lean_starboard_deg: float = 25.0
-    twist_port_deg: float = 60.0
-    twist_starboard_deg: float = 60.0
-    hands: Literal["both", "port", "starboard"] = "both"
 
 
 @dataclass(frozen=True)
@@ -76,67 +66,6 @@ class Reach:
     shift_m: tuple[float, float, float]
 
 
-@dataclass(frozen=True, eq=False)
-class _Postures:
-    """All trunk postures of one body, least effort first: angles (m,), shoulders (m, 2, 3).
-
-    frame (m, 3, 3) holds the trunk's own axes: up along it, out of the chest, to port.
-    """
-
-    pitch_rad: Array
-    lean_rad: Array
-    twist_rad: Array
-    frame: Array
-    shoulders_m: Array
-    farthest_m: float
-
-    @property
-    def forward(self) -> Array:
-        """(m, 3): the way the chest faces."""
-        return self.frame[:, 1]
-
-
-def _both_ways(less: float, more: float, steps: int) -> Array:
-    """From -less to more through 0, each side in as many steps."""
-    return np.radians(np.append(np.linspace(-less, 0, steps)[:-1], np.linspace(0, more, steps)))
-
-
-@lru_cache(maxsize=16)
-def _postures(body: Body, limits: BodyLimits) -> _Postures:
-    most = [
-        np.radians(max(deg, _LEAST_DEG))
-        for deg in (
-            limits.pitch_deg,
-            max(limits.lean_port_deg, limits.lean_starboard_deg),
-            max(limits.twist_port_deg, limits.twist_starboard_deg),
-        )
-    ]
-    grid = np.meshgrid(
-        np.radians(np.linspace(0, limits.pitch_deg, 9)),
-        _both_ways(limits.lean_starboard_deg, limits.lean_port_deg, 6),
-        _both_ways(limits.twist_starboard_deg, limits.twist_port_deg, 7),
-        indexing="ij",
-    )
-    pitch, lean, twist = (a.ravel() for a in grid)
-    effort = sum(
-        ((a / m) ** 2 for a, m in zip((pitch, lean, twist), most, strict=True)),
-        np.zeros_like(pitch),
-    )
-    effort += _TWISTED * (np.abs(twist) > np.radians(LEAN_TWIST_DEG) + 1e-9)
-    order = np.argsort(effort, kind="stable")
-    pitch, lean, twist = pitch[order], lean[order], twist[order]
-    frame = frames(body, pitch, lean, twist)
-    trunk = body.build.trunk_m * frame[:, 0]
-    half = body.build.half_shoulders_m * frame[:, 2]
-    shoulders = body.hip_m + np.stack((trunk + half, trunk - half), axis=1)
-    farthest = float(np.linalg.norm(shoulders - body.hip_m, axis=2).max()) + body.grip_reach_m
-    return _Postures(pitch, lean, twist, frame, shoulders, farthest)
-
-
-def _hands(limits: BodyLimits) -> tuple[int, ...]:
-    return {"both": (0, 1), "port": (0,), "starboard": (1,)}[limits.hands]
-
-
 def reach(
     body: Body, grips_m: Array, limits: BodyLimits | None = None, room: Kneeling | None = None
 ) -> list[Reach]:
@@ -144,13 +73,13 @@ def reach(
     if len(grips_m) == 0:
         return []
     limits = limits or BodyLimits()
-    at = _postures(body, limits)
-    hands = _hands(limits)
+    at = postures(body, limits)
+    hands = hands_of(limits)
     nowhere = len(at.pitch_rad)
     in_hand, behind = _reachable(body, grips_m, at, hands, 1)
     best = np.where(in_hand[:, 0], 0, nowhere)
     # Most things lie in hand or far off; the whole grid is for those in between.
-    far2 = _squares(grips_m - body.hip_m)
+    far2 = squares(grips_m - body.hip_m)
     rows = np.flatnonzero((best > 0) & (far2 <= at.farthest_m**2))
     if len(rows):
         within, _ = _reachable(body, grips_m[rows], at, hands, nowhere)
@@ -185,7 +114,7 @@ def reach(
 
 
 def _found(
-    at: _Postures,
+    at: Postures,
     k: int,
     nowhere: int,
     behind: bool,
@@ -213,19 +142,19 @@ def _found(
 
 
 def _reachable(
-    body: Body, grips_m: Array, at: _Postures, hands: tuple[int, ...], first: int
+    body: Body, grips_m: Array, at: Postures, hands: tuple[int, ...], first: int
 ) -> tuple[Flags, Flags]:
     """(n, m): which grips an arm comes to in the first m postures; (n,): behind it at rest."""
     within = np.zeros((len(grips_m), first), dtype=np.bool_)
     behind = np.ones(len(grips_m), dtype=np.bool_)
-    grips2, far2 = _squares(grips_m)[:, None], body.grip_reach_m**2
+    grips2, far2 = squares(grips_m)[:, None], body.grip_reach_m**2
     forward = at.forward[:first]
     toward = grips_m @ forward.T
     for hand in hands:
         joint = at.shoulders_m[:first, hand, :]
-        apart2 = grips2 + (_squares(joint) - 2 * grips_m @ joint.T)
-        ahead = toward - _squares(joint, forward)
-        within |= (apart2 <= far2) & (ahead >= -_BEHIND * body.grip_reach_m)
+        apart2 = grips2 + (squares(joint) - 2 * grips_m @ joint.T)
+        ahead = toward - squares(joint, forward)
+        within |= (apart2 <= far2) & (ahead >= -BEHIND * body.grip_reach_m)
         behind &= ahead[:, 0] < 0
     return within, behind
 
@@ -246,7 +175,7 @@ def _kneels_to(body: Body, grips_m: Array, room: Kneeling) -> Flags:
     return found
 
 
-def _shifts(body: Body, at: _Postures, grips_m: Array, k: Array, hand: Array) -> Array:
+def _shifts(body: Body, at: Postures, grips_m: Array, k: Array, hand: Array) -> Array:
     """(n, 3) m: how the centre of the whole body moves when the trunk turns and the arm goes out.
 
     All above the hip turns as one; the arm that reaches is then laid straight toward the grip.
@@ -256,7 +185,7 @@ def _shifts(body: Body, at: _Postures, grips_m: Array, k: Array, hand: Array) ->
     hung_now = np.einsum("ij,ijk->ik", upper.hung[hand], now)
     joint = at.shoulders_m[k, hand]
     out = grips_m - joint
-    length = np.maximum(np.sqrt(_squares(out)), 1e-9)
+    length = np.maximum(np.sqrt(squares(out)), 1e-9)
     straight = out * (np.minimum(length, body.grip_reach_m) / length / 2)[:, None]
     moved: Array = upper.mass_kg * turned + upper.arm_kg * (straight - hung_now)
     return moved / body.mass_kg
@@ -294,90 +223,10 @@ def _upper(body: Body) -> _Upper:
     return _Upper(mass, centre, arm_kg, rest @ centre, hung @ rest.T)
 
 
-def edges_m(body: Body, limits: BodyLimits, bearing_rad: Array, z_m: float) -> dict[Zone, Array]:
-    """How far from the hip, level at height z, each bearing (n,) is come by: farthest in m.
-
-    Zone.LEAN includes what is in hand, Zone.TWIST both. Each posture and hand comes to a disc at
-    that height, cut off behind the shoulders; the farthest of all discs along a ray is the edge.
-    """
-    at = _postures(body, limits)
-    way = np.column_stack((np.cos(bearing_rad), np.sin(bearing_rad)))
-    near_twist = np.abs(at.twist_rad) <= np.radians(LEAN_TWIST_DEG) + 1e-9
-    first = np.arange(len(at.pitch_rad)) == 0
-    found = {zone: np.zeros_like(bearing_rad) for zone in SEATED}
-    rest = _ahead(at, 0, _hands(limits)[0], body, way, z_m, 0.0)
-    for hand in _hands(limits):
-        joint = at.shoulders_m[:, hand]
-        square = body.grip_reach_m**2 - (z_m - joint[:, 2]) ** 2
-        off = joint[:, :2] - body.hip_m[:2]
-        along = way @ off.T  # (n, m)
-        inside = square + along**2 - _squares(off)
-        far = np.where(inside >= 0, along + np.sqrt(np.maximum(inside, 0.0)), -1.0)
-        low, high = _ahead(at, slice(None), hand, body, way, z_m, _BEHIND * body.grip_reach_m)
-        far = np.where(np.minimum(far, high) >= low, np.minimum(far, high), -1.0)
-        for zone, which in ((Zone.HAND, first), (Zone.LEAN, near_twist)):
-            # Behind the shoulders at rest nothing is in hand, whatever arm comes to it.
-            ahead = np.where(
-                rest[0] <= np.minimum(far[:, which], rest[1]),
-                np.minimum(far[:, which], rest[1]),
-                -1.0,
-            )
-            found[zone] = np.maximum(found[zone], ahead.max(axis=1))
-        found[Zone.TWIST] = np.maximum(found[Zone.TWIST], far.max(axis=1))
-    return found
-
-
-def _ahead(
-    at: _Postures, k: int | slice, hand: int, body: Body, way: Array, z_m: float, slack_m: float
-) -> tuple[Array, Array]:
-    """(n, m) each: from where to where along each ray points lie before the shoulders' plane."""
-    forward = np.atleast_2d(at.forward[k])
-    joint = np.atleast_2d(at.shoulders_m[k, hand])
-    slope = way @ forward[:, :2].T
-    start = np.array([*body.hip_m[:2], z_m])
-    need = -slack_m - (np.einsum("ij,ij->i", start - joint, forward))[None, :]
-    with np.errstate(divide="ignore", invalid="ignore"):
-        bound = need / slope
-    always = need <= 0
-    low = np.where(slope > 1e-12, np.maximum(bound, 0.0), np.where(always, 0.0, np.inf))
-    high = np.where(slope < -1e-12, bound, np.inf)
-    return low, high
-
-
-def _squares(a: Array, b: Array | None = None) -> Array:
-    """(n,) row-wise dot product; in einsum's way, without a temporary of the full size."""
-    dots: Array = np.einsum("ij,ij->i", a, a if b is None else b)
-    return dots
-
-
 def _lengths2(a: Array) -> Array:
     """(n, m): squared lengths of vectors (n, m, 3)."""
     squares: Array = np.einsum("ijk,ijk->ij", a, a)
     return squares
-
-
-def frames(body: Body, pitch: Array, lean: Array, twist: Array) -> Array:
-    """(m, 3, 3): axes of the trunk (up along it, out of the chest, to port) turned about the hip.
-
-    Built in the plane of symmetry, twisted about the trunk, then leaned about the fore-and-aft.
-    """
-    rest = np.arctan2(body.trunk_axis[0], body.trunk_axis[2])  # negative: reclined
-    fore = rest + pitch
-    zero, one = np.zeros_like(fore), np.ones_like(fore)
-    axis = np.stack((np.sin(fore), zero, np.cos(fore)), axis=1)
-    chest = np.stack((np.cos(fore), zero, -np.sin(fore)), axis=1)
-    port = np.stack((zero, one, zero), axis=1)
-    cos_t, sin_t = np.cos(twist)[:, None], np.sin(twist)[:, None]
-    side = port * cos_t - chest * sin_t
-    chest = chest * cos_t + port * sin_t
-    return np.stack([_lean(v, lean) for v in (axis, chest, side)], axis=1)
-
-
-def _lean(vector: Array, lean: Array) -> Array:
-    """Turn vectors (m, 3) about the fore-and-aft axis by lean (m,), positive to port."""
-    cos, sin = np.cos(lean), np.sin(lean)
-    x, y, z = vector.T
-    return np.stack((x, y * cos + z * sin, z * cos - y * sin), axis=1)
 
 
 def reaching(body: Body, way: Reach, grip_m: Array) -> Body:

@@ -6,7 +6,8 @@ from neat_hull.errors import InputError
 from neat_hull.model.drawing import Limb
 from neat_hull.model.reach import FullReach, Needs, Reaching, ZoneEdge
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.body.reach import SEATED, edges_m, reaching
+from neat_hull.physics.body.reach import SEATED, reaching
+from neat_hull.physics.body.reach_edges import edges_m
 from neat_hull.physics.body.segments import Body
 from neat_hull.rig.bodies import limits_of
 from neat_hull.rig.evaluated import Evaluated
