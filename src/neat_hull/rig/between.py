@@ -3,7 +3,8 @@
 import numpy as np
 
 from neat_hull.model.targets import Between
-from neat_hull.physics.solids import Solids, boxes, gaps, rods, together
+from neat_hull.physics.gaps import gaps
+from neat_hull.physics.solids import Solids, boxes, rods, together
 from neat_hull.rig.rigging import Rigged, Stowed, point
 
 

@@ -9,7 +9,8 @@ from neat_hull.model.boat import FlushTube
 from neat_hull.model.rods import HandHeld, Parking, RodLie
 from neat_hull.model.setup import OnFitting
 from neat_hull.model.thing import BUTT_SHARE
-from neat_hull.physics.solids import gaps, rods, together
+from neat_hull.physics.gaps import gaps
+from neat_hull.physics.solids import rods, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rigging import Rigged, Stowed, point

@@ -13,7 +13,8 @@ from neat_hull.model.room import Clash
 from neat_hull.model.said import Verdict
 from neat_hull.model.setup import OnThing
 from neat_hull.physics.arrays import Array, Flags
-from neat_hull.physics.solids import Solids, closer, near_pairs, spans_along, together
+from neat_hull.physics.gaps import closer
+from neat_hull.physics.solids import Solids, near_pairs, spans_along, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.placing import Placing
 from neat_hull.rig.rigging import Rigged

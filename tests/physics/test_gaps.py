@@ -12,12 +12,10 @@ from shapely import box as rectangle
 from shapely.affinity import rotate
 
 from neat_hull.physics.arrays import Array
+from neat_hull.physics.gaps import Gaps, closer, gaps
 from neat_hull.physics.solids import (
-    Gaps,
     Solids,
     boxes,
-    closer,
-    gaps,
     near_pairs,
     rods,
     spans_along,
