@@ -17,7 +17,7 @@ from neat_hull.whole.advice.tries import Try, all_tried
 _MOST_EACH = 26  # tries of one thing
 # Of all: so many are measured in a few seconds. On a crowded boat each thing gets fewer, and at
 # least _LEAST_EACH, the place that it has among them.
-_MOST_IN_ALL, _LEAST_EACH = 2200, 4
+_MOST_IN_ALL, _LEAST_EACH = 1800, 4
 _ALONG = 5  # of them along what it slides on
 
 

@@ -62,10 +62,16 @@ def rest_at_heels(
 
 
 def rest_of_each(
-    floating: FloatingHull, volume_m3: Array, centre_m: Array, at: NDArray[np.intp], near: Rest
+    floating: FloatingHull,
+    volume_m3: Array,
+    centre_m: Array,
+    at: NDArray[np.intp],
+    near: Rest,
+    start: Array,
 ) -> Rest:
     """As `rest_at_heels` for k loads, volume_m3 (k,) and centre_m (k, 3), each at one heel: that at
-    (k,) of `heels.FULL_RAD`. The search starts at `near`, the boat at a row of heels about these.
+    (k,) of `heels.FULL_RAD`. The search starts at h and τ of start (k, 2); where that is NaN, at
+    `near`, the boat at a row of heels about these.
     """
     heel_rad = FULL_RAD[at]
     lost = np.repeat(floating.drains[None, :], len(at), axis=0)
@@ -75,6 +81,9 @@ def rest_of_each(
         h_m, tau = (np.interp(heel_rad, rows, one[known]) for one in (near.h_m, near.tau))
     else:
         h_m = tau = np.zeros(len(at))
+    h_m, tau = (
+        np.where(np.isnan(own), one, own) for own, one in zip(start.T, (h_m, tau), strict=True)
+    )
     turned = floating.some_turned(at)
     return _rests(Problems(floating, volume_m3, centre_m), turned, heel_rad, lost, h_m, tau, None)
 

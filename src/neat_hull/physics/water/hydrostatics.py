@@ -231,15 +231,17 @@ def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
 
 
 def levers_of_each(
-    settled: Settled, mass_kg: Array, centre_m: Array, at: NDArray[np.intp]
-) -> tuple[Array, Array]:
+    settled: Settled, mass_kg: Array, centre_m: Array, at: NDArray[np.intp], start: Array
+) -> tuple[Array, Array, Array]:
     """Righting lever and how far the sheer stands over the water, (k,) m each, of k other loads on
     the same boat: mass_kg (k,) at centre_m (k, 3), each at one heel, that at (k,) of
-    `heels.FULL_RAD`. NaN where it goes under."""
+    `heels.FULL_RAD`. NaN where it goes under. With them (k, 2) where it lies, to `start` from (k,
+    2) for much the same loads; NaN is for none."""
     volume_m3 = mass_kg / settled.water_density_kg_m3
-    held = rest_of_each(settled.floating, volume_m3, centre_m, at, settled.held)
+    held = rest_of_each(settled.floating, volume_m3, centre_m, at, settled.held, start)
     curve = _curve(settled.floating, centre_m, held)
-    return curve.gz_m, np.where(held.floats, curve.edge_over_m, np.nan)
+    lies = np.column_stack((held.h_m, held.tau))
+    return curve.gz_m, np.where(held.floats, curve.edge_over_m, np.nan), lies
 
 
 def _curve(floating: FloatingHull, centre_m: Array, held: Rest) -> RightingCurve:

@@ -21,7 +21,7 @@ from neat_hull.model.evidence import Bands
 from neat_hull.model.setup import Setup
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.water import hydrostatics
-from neat_hull.physics.water.cross_curves import Levers, Reading, cross_curves
+from neat_hull.physics.water.cross_curves import Index, Levers, Reading, cross_curves
 from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import stability
@@ -102,34 +102,14 @@ def margin_key(demand: str) -> str:
 
 
 def readings(ev: Evaluated) -> list[DemandReading]:
-    """The demands that a setup's trip makes; none for a hull that the curves do not cover.
-
-    The cross curves are shifted to go through the setup's own curve, GM and its band.
-    """
-    rest, band = at_rest(ev), ev.once(bands)
-    if rest is None or band is None:
+    """The demands that a setup's trip makes; none for a hull that the curves do not cover."""
+    band, asked = ev.once(bands), ev.once(_asked)
+    if band is None or asked is None:
         return []
-    rigged = ev.rigged
-    try:
-        curves = cross_curves(rigged.floating, rigged.water_density_kg_m3)
-    except DoesNotFloat:
-        return []
-    curves = curves.through(rigged.loads, rest.curve, rest.upright.gm_m)
-    boat = asking(ev, rest.settled)
-    cases = [MAKERS[code](boat) for code in asked_of(ev.setup)]
-    mass = np.array([case.loads.total_kg for case in cases])
-    centre = np.array([case.loads.centre_m for case in cases])
-    levers = curves.levers(mass, centre[:, 2])
-    read = levers.read(centre[:, 1])
-    wet = _gunwale_near(ev, read)
-    near = np.flatnonzero(wet | _margin_near(ev, cases, read, centre[:, 1]))
-    if len(near):
-        some = _found(rest.settled, levers.take(near), mass[near], centre[near], wet[near])
-        read = read.with_rows(near, some)
-    found = []
-    for i, case in enumerate(cases):
+    read, found = asked.read, []
+    for i, case in enumerate(asked.cases):
         greatest, gm = float(read.greatest_gz_m[i]), float(read.gm_m[i])
-        margin = abs(float(centre[i, 1])) / greatest if greatest > _SOME_GZ_M else None
+        margin = abs(float(asked.aside_m[i])) / greatest if greatest > _SOME_GZ_M else None
         heel = float(read.heel_rad[i])
         rests = isfinite(heel)
         found.append(
@@ -147,6 +127,53 @@ def readings(ev: Evaluated) -> list[DemandReading]:
     return found
 
 
+_Lies = dict[tuple[str, int], tuple[float, float]]
+
+
+@dataclass(frozen=True, eq=False)
+class _AskedOf:
+    """Demands as they are read off; `lies` is how the boat lay where a lever was solved, by the
+    demand and the heel's place: the next search starts there."""
+
+    cases: list[DemandLoads]
+    aside_m: Array
+    read: Reading
+    lies: _Lies
+
+
+def _asked(ev: Evaluated) -> _AskedOf | None:
+    """The cross curves are shifted to go through the setup's own curve and GM."""
+    rest, rigged = at_rest(ev), ev.rigged
+    if rest is None:
+        return None
+    try:
+        curves = cross_curves(rigged.floating, rigged.water_density_kg_m3)
+    except DoesNotFloat:
+        return None
+    curves = curves.through(rigged.loads, rest.curve, rest.upright.gm_m)
+    boat = asking(ev, rest.settled)
+    cases = [MAKERS[code](boat) for code in asked_of(ev.setup)]
+    mass = np.array([case.loads.total_kg for case in cases])
+    centre = np.array([case.loads.centre_m for case in cases])
+    levers, aside = curves.levers(mass, centre[:, 2]), centre[:, 1]
+    read = levers.read(aside)
+    wet = _gunwale_near(ev, read)
+    near = np.flatnonzero(wet | _margin_near(ev, cases, read, aside))
+    before = ev.before.once(_asked) if ev.before is not None and ev.near else None
+    lies: _Lies = {}
+    if len(near):
+        search = _Search(
+            rest.settled,
+            [cases[i].code for i in near.tolist()],
+            mass[near],
+            centre[near],
+            {} if before is None else before.lies,
+        )
+        some = search.read(levers.take(near), wet[near])
+        read, lies = read.with_rows(near, some), search.lies
+    return _AskedOf(cases, aside, read, lies)
+
+
 def _margin_near(ev: Evaluated, cases: list[DemandLoads], read: Reading, aside_m: Array) -> Flags:
     """(n,): demands that could use too much of the margin, within what the curves are off."""
     fine = np.array([ev.table[margin_key(case.code)].fine for case in cases])
@@ -160,33 +187,53 @@ def _gunwale_near(ev: Evaluated, read: Reading) -> Flags:
     return near
 
 
-def _found(
-    settled: hydrostatics.Settled, levers: Levers, mass_kg: Array, centre_m: Array, wet: Flags
-) -> Reading:
-    """Read off after the levers about the greatest, and about rest where the gunwale may go `wet`,
-    were found for themselves: with the trim that a demand brings, and the floors that it drowns."""
-    aside, level = centre_m[:, 1], centre_m * np.array([1.0, 0.0, 1.0])
-    known = np.zeros(levers.gz_m.shape, dtype=np.bool_)
-    gz, edge = np.full(known.shape, np.nan), np.full(known.shape, np.nan)
-    read, shifted = levers.read(aside), levers
-    for turn in range(_ROUNDS):
-        asked = np.zeros_like(known)
-        rows, greatest = np.arange(len(known)), read.greatest_at
-        asked[rows, greatest] = asked[rows, shifted.beside(greatest)] = True
-        if turn == 0:
-            rests = wet & (read.heel_at >= 0)
-            for step in (0, 1):
-                asked[rows[rests], read.heel_at[rests] + step] = True
-        row, at = np.nonzero(asked & ~known)
-        if len(row) == 0:
-            break
-        gz[row, at], edge[row, at] = hydrostatics.levers_of_each(
-            settled, mass_kg[row], level[row], at
+class _Search:
+    """The levers that decide, found for n demands themselves: with the trim that a demand brings,
+    and the floors that it drowns."""
+
+    def __init__(
+        self,
+        settled: hydrostatics.Settled,
+        codes: list[str],
+        mass_kg: Array,
+        centre_m: Array,
+        before: _Lies,
+    ) -> None:
+        self.settled, self.codes, self.mass_kg, self.before = settled, codes, mass_kg, before
+        self.aside_m = centre_m[:, 1]
+        self.level_m = centre_m * np.array([1.0, 0.0, 1.0])
+        self.lies: _Lies = {}
+
+    def read(self, levers: Levers, wet: Flags) -> Reading:
+        """Read off after those about the greatest were found, and about rest where the gunwale may
+        go `wet` (n,)."""
+        known = np.zeros(levers.gz_m.shape, dtype=np.bool_)
+        gz, edge = np.full(known.shape, np.nan), np.full(known.shape, np.nan)
+        read, shifted, rows = levers.read(self.aside_m), levers, np.arange(len(known))
+        for turn in range(_ROUNDS):
+            asked, greatest = np.zeros_like(known), read.greatest_at
+            asked[rows, greatest] = asked[rows, shifted.beside(greatest)] = True
+            if turn == 0:
+                rests = wet & (read.heel_at >= 0)
+                for step in (0, 1):
+                    asked[rows[rests], read.heel_at[rests] + step] = True
+            row, at = np.nonzero(asked & ~known)
+            if len(row) == 0:
+                break
+            gz[row, at], edge[row, at] = self._solve(row, at)
+            known[row, at] = True
+            shifted = levers.through(known, gz, edge)
+            read = shifted.read(self.aside_m)
+        return read
+
+    def _solve(self, row: Index, at: Index) -> tuple[Array, Array]:
+        keys = [(self.codes[i], k) for i, k in zip(row.tolist(), at.tolist(), strict=True)]
+        start = np.array([self.before.get(key, (np.nan, np.nan)) for key in keys])
+        gz, edge, lies = hydrostatics.levers_of_each(
+            self.settled, self.mass_kg[row], self.level_m[row], at, start
         )
-        known[row, at] = True
-        shifted = levers.through(known, gz, edge)
-        read = shifted.read(aside)
-    return read
+        self.lies |= dict(zip(keys, map(tuple, lies.tolist()), strict=True))
+        return gz, edge
 
 
 def solved(ev: Evaluated) -> list[Demand]:
