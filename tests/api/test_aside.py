@@ -10,6 +10,7 @@ import urllib.request
 from collections.abc import Callable, Iterator
 from functools import partial
 from pathlib import Path
+from pickle import PicklingError
 from typing import TypeVar
 
 import pytest
@@ -108,6 +109,37 @@ def test_a_question_that_is_forgotten_holds_up_nobody(aside: Aside) -> None:
     waiting = aside.answers(counted, 2)
     del forgotten
     assert list(waiting) == [0, 1]
+
+
+def test_one_that_is_forgotten_while_others_wait_holds_up_none_of_them(aside: Aside) -> None:
+    forgotten = aside.answers(endless)
+    assert next(forgotten) == 0
+    told: list[int] = []
+    waiting = aside.answers(counted, 2)
+    reading = threading.Thread(target=lambda: told.extend(waiting))
+    reading.start()
+    assert waiting.ahead == 1
+    del forgotten
+    reading.join()
+    assert told == [0, 1]
+
+
+def test_what_cannot_be_put_leaves_the_line(aside: Aside) -> None:
+    """A question that does not go through the pipe, and a process that is gone in its midst."""
+    with pytest.raises((AttributeError, TypeError, PicklingError)):
+        list(aside.answers(counted, threading.Lock()))  # type: ignore[arg-type]
+    assert list(aside.answers(counted, 2)) == [0, 1]
+
+
+def test_an_answered_question_leaves_the_process_to_the_next(tmp_path: Path) -> None:
+    server = ServerThread(tmp_path / "boats.sqlite")
+    assert post(f"{server.url}/api/v1/setups/1/advice", {}) == 200
+    there = ASIDE._process
+    assert there is not None
+    for _ in range(2):
+        assert post(f"{server.url}/api/v1/setups/1/advice", {}) == 200
+    assert ASIDE._process is there
+    server.stop()
 
 
 def test_hanging_up_ends_a_question_that_somebody_reads(aside: Aside) -> None:

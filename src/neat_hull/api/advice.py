@@ -13,7 +13,7 @@ from starlette.responses import StreamingResponse
 from neat_hull.api.answers import Written
 from neat_hull.api.aside import ASIDE, Asked
 from neat_hull.api.changes import apply_step
-from neat_hull.api.hanging_up import ends_with
+from neat_hull.api.hanging_up import StreamedAnswer, ends_with, hang_up
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.putting import placed
 from neat_hull.editing.steps import elsewhere_of, setup_row
@@ -52,7 +52,7 @@ class Standing(Model):
 # By the name that the asker gave it, so that it can be asked how it stands while it waits.
 Name = Annotated[str, Query(max_length=64)]
 _ASKED: WeakValueDictionary[str, Asked[Any]] = WeakValueDictionary()
-_HUNG_UP = HTTPException(499)  # nobody reads it
+_HUNG_UP = 499  # nobody reads it
 
 
 @router.post("/advice")
@@ -71,10 +71,11 @@ async def advice(
 
     asked = await _put(ask, name)
     with ends_with(request, asked):
-        found = await run_in_threadpool(next, asked, None)
-    if found is None:
-        raise _HUNG_UP
-    return found
+        # To the end, for what is broken off before it is stopped, and started again for the next.
+        found = await run_in_threadpool(list, asked)
+    if not found:
+        raise HTTPException(_HUNG_UP)
+    return found[0]
 
 
 @router.post(
@@ -94,18 +95,19 @@ async def arrange(
         stored = load_setup(db, setup_id)
         return ASIDE.answers(arrangements, body.on(stored.setup), elsewhere_of(stored))
 
-    rounds = _lines(request, await _put(ask, name))
+    asked = await _put(ask, name)
+    rounds = _lines(request, asked)
     try:  # what cannot be evaluated is refused before anything is answered
         first = await anext(rounds)
     except StopAsyncIteration:
-        raise _HUNG_UP from None
+        raise HTTPException(_HUNG_UP) from None
 
     async def lines() -> AsyncIterator[str]:
         yield first
         async for line in rounds:
             yield line
 
-    return StreamingResponse(lines(), media_type="application/x-ndjson")
+    return StreamedAnswer(asked, lines(), media_type="application/x-ndjson")
 
 
 async def _lines(request: Request, asked: Asked[ArrangeProgress]) -> AsyncIterator[str]:
@@ -118,7 +120,15 @@ T = TypeVar("T")
 
 
 async def _put(ask: Callable[[], Asked[T]], name: str) -> Asked[T]:
-    asked = await run_in_threadpool(ask)
+    """In line; out of it again where whoever asked is gone before it stands there."""
+    held: list[Asked[T]] = []
+    try:
+        await run_in_threadpool(lambda: held.append(ask()))
+    except BaseException:
+        for one in held:
+            hang_up(one)
+        raise
+    (asked,) = held
     if name:
         _ASKED[name] = asked
     return asked
@@ -128,7 +138,7 @@ async def _put(ask: Callable[[], Asked[T]], name: str) -> Asked[T]:
 def standing(setup_id: SetupId, name: Annotated[str, Path(max_length=64)]) -> Standing:
     """How a long question stands that was asked under a name."""
     asked = _ASKED.get(name)
-    if asked is None:
+    if asked is None or asked.over:
         raise NotFoundError("no question is being looked into under that name")
     return Standing(ahead=asked.ahead)
 

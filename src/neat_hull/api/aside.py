@@ -8,6 +8,7 @@ up ends theirs: the process is then stopped, and a new one is started for the ne
 import os
 import signal
 import threading
+from collections import deque
 from collections.abc import Callable, Iterator
 from multiprocessing import get_context
 from multiprocessing.connection import Connection
@@ -21,6 +22,7 @@ T = TypeVar("T")
 
 _NICE = 5  # behind saves and previews; somebody waits for it too, on a machine that has much to do
 MOST_WAITING = 6  # behind the one that is looked into
+_LOOK_S = 0.5  # how often whoever waits looks whether those before it are forgotten
 _SPAWN = get_context("spawn")  # a fork would copy the server's threads' locks as they stand
 
 
@@ -30,6 +32,7 @@ class Aside:
     def __init__(self) -> None:
         self._line: list[object] = []  # a token for each question, which may be forgotten itself
         self._moved = threading.Condition()
+        self._forgotten: deque[object] = deque()
         self._starting = threading.Lock()
         self._process: BaseProcess | None = None
         self._pipe: Connection | None = None
@@ -44,6 +47,7 @@ class Aside:
         """
         token = object()
         with self._moved:
+            self._take_out_forgotten()
             if len(self._line) > MOST_WAITING:
                 raise BusyError(
                     f"{MOST_WAITING} long questions wait before yours; ask again in a moment"
@@ -54,27 +58,42 @@ class Aside:
     def ahead(self, token: object) -> int:
         """How many questions are before one; 0 for one that is looked into, or over."""
         with self._moved:
+            self._take_out_forgotten()
             return self._line.index(token) if token in self._line else 0
 
     def put(self, token: object, question: tuple[Any, ...]) -> Connection | None:
         """Wait until a question is the first, and put it; None if it was taken back meanwhile."""
         with self._moved:
-            self._moved.wait_for(lambda: token not in self._line or self._line[0] is token)
+            while token in self._line and self._line[0] is not token:
+                self._take_out_forgotten()
+                # Where that was all that stood before it, nobody is left to say so.
+                self._moved.wait(_LOOK_S)
             if token not in self._line:
                 return None
             pipe = self._ready()
             pipe.send(question)
             return pipe
 
+    def forget(self, token: object) -> None:
+        """Of a question that nobody holds any more: noted without a lock, for that may be found out
+        in the midst of anything; the next that looks takes it out of the line."""
+        self._forgotten.append(token)
+
+    def _take_out_forgotten(self) -> None:
+        while self._forgotten:
+            self.leave(self._forgotten.popleft(), unfinished=True)
+
     def leave(self, token: object, unfinished: bool) -> None:
         """Out of the line; the process is stopped where it still works on that question."""
         with self._moved:
             if token not in self._line:
                 return
-            if unfinished and self._line[0] is token:
-                self.close()
-            self._line.remove(token)
-            self._moved.notify_all()
+            try:
+                if unfinished and self._line[0] is token:
+                    self.close()
+            finally:  # or nobody behind it is ever answered
+                self._line.remove(token)
+                self._moved.notify_all()
 
     def warm(self) -> None:
         """Start it, so that the first question does not wait for that."""
@@ -94,12 +113,12 @@ class Aside:
         with self._starting:
             if self._pipe is None or self._process is None or not self._process.is_alive():
                 here, there = _SPAWN.Pipe()
-                self._process = _SPAWN.Process(target=_serve, args=(there,), daemon=True)
-                self._process.start()
-                if hasattr(os, "setpriority"):  # from its first import on
-                    os.setpriority(os.PRIO_PROCESS, self._process.pid or 0, _NICE)
+                process = _SPAWN.Process(target=_serve, args=(there,), daemon=True)
+                process.start()
                 there.close()
-                self._pipe = here
+                self._process, self._pipe = process, here
+                if hasattr(os, "setpriority"):  # from its first import on
+                    os.setpriority(os.PRIO_PROCESS, process.pid or 0, _NICE)
             return self._pipe
 
 
@@ -113,6 +132,11 @@ class Asked(Generic[T]):
         self._aside, self._token, self._question = aside, token, question
         self._pipe: Connection | None = None
         self._over = False
+
+    @property
+    def over(self) -> bool:
+        """Whether all was answered, or whoever asked hung up."""
+        return self._over
 
     @property
     def ahead(self) -> int:
@@ -152,7 +176,8 @@ class Asked(Generic[T]):
         self._aside.leave(self._token, unfinished=True)
 
     def __del__(self) -> None:
-        self.close()
+        if not self._over:
+            self._aside.forget(self._token)
 
 
 ASIDE = Aside()

@@ -52,8 +52,8 @@ def filled(
 
     Not `low_down`, by 1 + f·(1 − u⁴), as fits of the first version were made and are still read.
     """
-    if fore == 0.0 and aft == 0.0:
-        return stations
+    if len(stations) < 2 or (fore == 0.0 and aft == 0.0):
+        return stations  # fewer are no hull, which is told where hulls are
     x_aft, x_fwd = stations[0].x_m, stations[-1].x_m
 
     def one(station: Station) -> Station:
