@@ -280,3 +280,15 @@ def test_without_an_instrument_the_feed_is_off(client: TestClient) -> None:
 def test_an_empty_name_is_refused(client: TestClient) -> None:
     body = {"revision": get(client)["revision"], "name": "", "water": "fresh"}
     assert client.put(f"{V1}/1", json=body).json()["fields"][0]["field"] == "name"
+
+
+def test_a_hull_of_no_stations_is_refused_whatever_was_fitted(client: TestClient) -> None:
+    boat = client.get(f"{V1}/1").json()["setup"]["boat"] | {"offsets": []}
+    marks = [{"x_m": 0.5, "freeboard_m": 0.2}, {"x_m": 3.0, "freeboard_m": 0.2}]
+    fitted = {"load_kg": 80.0, "load_x_m": 1.8, "load_z_m": 0.3, "water": "fresh", "marks": marks,
+              "used": True, "fullness_aft": 0.1}  # fmt: skip
+    answer = client.post(
+        "/api/v1/boat/calibration", json=boat | {"calibration": {"float_test": fitted}}
+    )
+    assert answer.status_code == 422
+    assert "stations" in answer.json()["fields"][0]["field"]
