@@ -47,11 +47,11 @@ class HullOff:
 
 # From simulated owners of six families of hull (docs/uncertainty.md): what decides is how broad the
 # boat is a hand's breadth over the ground.
-TAPE = HullOff(0.15, 0.22, 0.4)
-LOW_BEAMS = HullOff(0.07, 0.085, 0.4)
-OFFSETS = HullOff(0.04, 0.06, 0.3)
-FLOATED = HullOff(0.07, 0.30, 0.3)  # how deep it lies, not how broad
-FLOATED_LOW_BEAMS = HullOff(0.05, 0.11, 0.3)
+TAPE = HullOff(0.15, 0.22, 0.25)
+LOW_BEAMS = HullOff(0.07, 0.085, 0.25)
+OFFSETS = HullOff(0.04, 0.06, 0.2)
+FLOATED = HullOff(0.07, 0.30, 0.2)  # how deep it lies, not how broad
+FLOATED_LOW_BEAMS = HullOff(0.05, 0.11, 0.2)
 # Of what BM may be off, what is left to a hull whose GM was measured by tilting it: under another
 # load the water stands elsewhere. More, the more the load differs from that of the test.
 AFTER_TILT, PER_LOAD = 0.5, 1.0
