@@ -165,6 +165,11 @@ class Thing(Model):
         return self.shape in ("rod", "pole")
 
     @property
+    def drum(self) -> bool:
+        """Whether it stands on a round end."""
+        return self.shape == "cylinder"
+
+    @property
     def mounted(self) -> bool:
         """Whether it is held by hardware, and not merely set down and tied."""
         return self.fixing.by in ("track bolt", "ball", "flush tube", "plate")

@@ -29,7 +29,7 @@ def solids_of(rigged: Rigged, stowed: list[Stowed]) -> Solids:
     size = np.array([(t.length_m, t.width_m, t.height_m) for t in things]).reshape(-1, 3)
     turn = np.radians([s.stand.turn_deg for s in stowed])
     long = np.array([t.long for t in things], dtype=np.bool_)
-    drums = np.array([t.shape == "cylinder" for t in things], dtype=np.bool_)
+    drums = np.array([t.drum for t in things], dtype=np.bool_)
     upright = boxes(base + size * np.array([0.0, 0.0, 0.5]), size, turn, drums)
     if not long.any():
         return upright

@@ -137,7 +137,7 @@ def _sides(hull: Hull) -> tuple[list[float], list[float]]:
 def footprint(thing: Thing, place: Place, share: float = 1.0) -> BaseGeometry:
     """Its outline in plan, with its sides made less by a share."""
     long, wide = share * thing.length_m / 2, share * thing.width_m / 2
-    if thing.shape == "cylinder":
+    if thing.drum:
         return Polygon(_ROUND * long + (place.x_m, place.y_m))
     turn = math.radians(place.turn_deg)
     cos, sin = math.cos(turn), math.sin(turn)

@@ -16,8 +16,9 @@ from neat_hull.physics.hull.tape import Tape
 from neat_hull.rig.bodies import limits_of
 from neat_hull.rig.rigging import point, rig
 from neat_hull.subjects.reach.full import BEARINGS_RAD, limbs, outline
-from neat_hull.subjects.room.envelopes import lids, needed
+from neat_hull.subjects.room.envelopes import needed
 from neat_hull.subjects.room.envelopes import outline as outline_of
+from neat_hull.subjects.room.lids import lids
 
 _POINTS = 121
 _TOE_M = 0.005  # less is within what a shoe gives

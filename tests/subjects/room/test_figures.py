@@ -23,8 +23,9 @@ from tests.places import (
 from neat_hull.model.room import Clash
 from neat_hull.model.setup import Setup
 from neat_hull.rig.rigging import rig
-from neat_hull.subjects.room.envelopes import corners_m, lids, needed
+from neat_hull.subjects.room.envelopes import corners_m, needed
 from neat_hull.subjects.room.figures import clashes_of
+from neat_hull.subjects.room.lids import lids
 from neat_hull.whole.drawing import drawing
 
 

@@ -20,16 +20,20 @@ TRIM_STEP = 0.12  # tan θ·cos φ a step; larger ones jump past where the deck 
 
 
 @dataclass(frozen=True, eq=False)
-class Problem:
-    """What is sought: displaced volume under a centre of gravity, on one floating hull."""
-
+class _OnAHull:
     floating: FloatingHull
-    volume_m3: float
-    centre_m: Array
 
     @property
     def length_m(self) -> float:
         return self.floating.hull.length_m
+
+
+@dataclass(frozen=True, eq=False)
+class Problem(_OnAHull):
+    """What is sought: displaced volume under a centre of gravity, on one floating hull."""
+
+    volume_m3: float
+    centre_m: Array
 
     def at(self, count: int) -> "Problems":
         """The same for so many attitudes."""
@@ -39,16 +43,11 @@ class Problem:
 
 
 @dataclass(frozen=True, eq=False)
-class Problems:
+class Problems(_OnAHull):
     """One for each attitude: volume_m3 (k,) under centre_m (k, 3), all of one floating hull."""
 
-    floating: FloatingHull
     volume_m3: Array
     centre_m: Array
-
-    @property
-    def length_m(self) -> float:
-        return self.floating.hull.length_m
 
     def row(self, k: int) -> Problem:
         """That of one attitude."""

@@ -7,7 +7,7 @@ levers by a few per cent.
 """
 
 from dataclasses import dataclass, fields, replace
-from functools import lru_cache
+from functools import cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -122,10 +122,14 @@ class Levers:
     gz_m: Array
     edge_over_m: Array
 
+    @cached_property
+    def _held_m(self) -> Array:
+        """(n, k): the levers, and none that would be the greatest where the boat goes under."""
+        return np.where(np.isfinite(self.gz_m), self.gz_m, -1.0)
+
     def read(self, aside_m: Array) -> "Reading":
         """With their weights off the middle by so much (n,)."""
-        rows = np.arange(len(aside_m))
-        at_heels = np.where(np.isfinite(self.gz_m), self.gz_m, -1.0)
+        rows, at_heels = np.arange(len(aside_m)), self._held_m
         greatest = at_heels.argmax(axis=1)  # of a monotone curve it lies at one of them
         left = _spread(at_heels, _TO_FINE) - np.abs(aside_m)[:, None] * _FINE_COS
         holds = left >= 0
@@ -145,7 +149,7 @@ class Levers:
         """(n,): of the heels on either side of those at (n,), the one with the greater lever."""
         rows, last = np.arange(len(at)), self.gz_m.shape[1] - 1
         low, high = np.maximum(at - 1, 0), np.minimum(at + 1, last)
-        levers = np.where(np.isfinite(self.gz_m), self.gz_m, -1.0)
+        levers = self._held_m
         return np.where(levers[rows, high] > levers[rows, low], high, low)
 
     def take(self, rows: Index) -> "Levers":

@@ -117,7 +117,7 @@ def footprint_m(thing: Thing, turn_deg: float) -> tuple[float, float]:
     """How far a thing reaches along and across when turned, lying flat."""
     turn = math.radians(turn_deg)
     cos, sin = abs(math.cos(turn)), abs(math.sin(turn))
-    if thing.shape == "cylinder":
+    if thing.drum:
         cos, sin = 1.0, 0.0
     return (
         thing.length_m * cos + thing.width_m * sin,

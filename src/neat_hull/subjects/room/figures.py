@@ -18,7 +18,8 @@ from neat_hull.physics.solids import Solids, near_pairs, spans_along, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.placing import Placing
 from neat_hull.rig.rigging import Rigged
-from neat_hull.subjects.room.envelopes import HATCH, LID, Needed, is_lid, lids, needed
+from neat_hull.subjects.room.envelopes import Needed, needed
+from neat_hull.subjects.room.lids import HATCH, LID, is_lid, lids
 from neat_hull.subjects.room.taken import (
     REEL_M,
     Index,

@@ -75,10 +75,10 @@ def _open_ways(rigged: Rigged, moved_id: int, far_m: Array, out_now: float) -> I
         return  # it goes where its tube or the body does, or stands nowhere
     # What hangs over the water already may stay out as far, or come in.
     most = max(_least_out(rigged.setup.things[moved_id]), min(out_now, _HALF))
-    back = -math.radians(placing.frame_of(moved_id).turn_deg)
     for way in np.argsort(far_m[:_UP], kind="stable").tolist():
-        x, y = _turned((far_m[way] * WAYS[way, :2]).tolist(), back)
-        moved = place.model_copy(update={"x_m": place.x_m + x, "y_m": place.y_m + y})
+        x, y = (far_m[way] * WAYS[way, :2]).tolist()
+        x, y = placing.into_frame(place, stand.x_m + x, stand.y_m + y)
+        moved = place.model_copy(update={"x_m": x, "y_m": y})
         if misfit_at(placing, moved_id, moved) is None and _out(rigged, moved_id, moved) <= most:
             yield way
 
@@ -92,8 +92,3 @@ def _out(rigged: Rigged, thing_id: int, place: Place) -> float:
 
 def _least_out(thing: Thing) -> float:
     return 0.0 if thing.long else OFFERED_OVER_WATER
-
-
-def _turned(along: list[float], rad: float) -> tuple[float, float]:
-    x, y = along
-    return x * math.cos(rad) - y * math.sin(rad), x * math.sin(rad) + y * math.cos(rad)

@@ -14,6 +14,7 @@ from neat_hull.model.said import Said, Verdict
 from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, WEIGHT
+from neat_hull.rig.subject import Tries
 from neat_hull.whole.advice.moves import Move, tries_for
 from neat_hull.whole.advice.ranking import Options, Ranked, badness
 from neat_hull.whole.evaluate import evaluated, live
@@ -60,7 +61,7 @@ class _Search:
     def __init__(self, now: Evaluated) -> None:
         self.now, self.before = now, live(now)
         self.options = Options(now)
-        self.looked_at: dict[int, Move] = {}
+        self.looked_at: set[int] = set()  # by the identity of the move, which the options keep
         self.evaluated: dict[int, Figures | None] = {}
         self.found: list[tuple[_Rank, Suggestion]] = []
 
@@ -69,7 +70,8 @@ class _Search:
         target = next((one for one in self.before.findings if one.key == key), None)
         if target is None:
             raise InputError("finding", key, "there is no such finding now")
-        for count, row in enumerate(_ideas_first(self._ranked(target))):
+        aim = tries_for(self.now, target)
+        for count, row in enumerate(_ideas_first(self._ranked(target, aim))):
             if count >= _MOST or (count >= _FULL and any(one.clears for _, one in self.found)):
                 return
             self._try(row, target)
@@ -81,7 +83,9 @@ class _Search:
         for some in _batched(grave, _AT_ONCE):
             aims = [tries_for(self.now, one) for one in some]
             self.options.measure([move for aim in aims for move in self.options.moves(aim)])
-            rows = [_ideas_first(self._ranked(one)) for one in some]
+            rows = [
+                _ideas_first(self._ranked(one, aim)) for one, aim in zip(some, aims, strict=True)
+            ]
             start = len(self.evaluated)
             for row in _in_turn(rows):
                 tried = len(self.evaluated)
@@ -91,9 +95,9 @@ class _Search:
             if self.found or len(self.evaluated) >= _MOST_WHOLE:
                 return
 
-    def _ranked(self, target: Finding) -> list[Ranked]:
-        rows = self.options.ranked(target, tries_for(self.now, target))
-        self.looked_at |= {id(row.move): row.move for row in rows}
+    def _ranked(self, target: Finding, aim: Tries) -> list[Ranked]:
+        rows = self.options.ranked(target, aim)
+        self.looked_at |= {id(row.move) for row in rows}
         return rows
 
     def _try(self, row: Ranked, target: Finding | None) -> None:

@@ -315,9 +315,9 @@ def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterato
 
 def _goes(rigged: Rigged, thing_id: int, place: Place) -> bool:
     """Whether a thing goes there once what is there has gone."""
-    if place.on is None or goes(rigged.placing, thing_id, place):
-        return goes(rigged.placing, thing_id, place)
-    why = why_not(rigged.placing, thing_id, place.on)
+    if goes(rigged.placing, thing_id, place):
+        return True
+    why = None if place.on is None else why_not(rigged.placing, thing_id, place.on)
     return why is not None and why.taken
 
 
