@@ -3,10 +3,20 @@
 import math
 from bisect import bisect_left
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache
 
 import numpy as np
-from shapely import LineString, Polygon, box, distance, points, union_all
+from shapely import (
+    LineString,
+    Polygon,
+    box,
+    distance,
+    get_coordinates,
+    points,
+    polygons,
+    prepare,
+    union_all,
+)
 from shapely.geometry.base import BaseGeometry
 
 from neat_hull.model.boat import Boat, SeatRail, Track
@@ -23,7 +33,13 @@ class Overhang:
     """How much of a footprint lies past the boat: its share, 0 to 1, and how far it reaches out."""
 
     share: float
-    over_m: float
+    _out: BaseGeometry
+    _boat: Polygon
+
+    @cached_property
+    def over_m(self) -> float:
+        """How far out its farthest corner lies, in m."""
+        return _farthest_m(self._out, self._boat)
 
 
 def overhang(hull: Hull, thing: Thing, place: Place) -> Overhang | None:
@@ -34,7 +50,7 @@ def overhang(hull: Hull, thing: Thing, place: Place) -> Overhang | None:
     if foot.within(boat):
         return None
     out = foot.difference(boat)
-    return Overhang(float(out.area / foot.area), _farthest_m(out, boat))
+    return Overhang(float(out.area / foot.area), out, boat)
 
 
 def over_water(hull: Hull, thing: Thing, place: Place) -> float:
@@ -75,11 +91,11 @@ def in_wall(hull: Hull, thing: Thing, place: Place) -> tuple[Well, float] | None
     ):
         return None
     lowest = min(wells, key=lambda one: one.floor_z_m)
-    foot = footprint(thing, place, thing.give).intersection(outline(hull))
+    foot = footprint(thing, place, thing.give)
     room = _room(hull, lowest.floor_z_m if place.z_m is None else place.z_m, lowest.name)
     if foot.within(room):
         return None
-    over = _farthest_m(foot.difference(room), room)
+    over = _farthest_m(foot.difference(room).intersection(outline(hull)), room)
     return (lowest, over) if over > EDGE_M else None
 
 
@@ -139,12 +155,15 @@ def footprint(thing: Thing, place: Place, share: float = 1.0) -> BaseGeometry:
     long, wide = share * thing.length_m / 2, share * thing.width_m / 2
     if thing.drum:
         return Polygon(_ROUND * long + (place.x_m, place.y_m))
+    x, y = place.x_m, place.y_m
+    if place.turn_deg % 180 == 0:
+        return box(x - long, y - wide, x + long, y + wide)
     turn = math.radians(place.turn_deg)
     cos, sin = math.cos(turn), math.sin(turn)
-    return Polygon(
+    return polygons(
         [
-            (place.x_m + x * cos - y * sin, place.y_m + x * sin + y * cos)
-            for x, y in ((-long, -wide), (long, -wide), (long, wide), (-long, wide))
+            (x + along * cos - across * sin, y + along * sin + across * cos)
+            for along, across in ((-long, -wide), (long, -wide), (long, wide), (-long, wide))
         ]
     )
 
@@ -153,7 +172,10 @@ def footprint(thing: Thing, place: Place, share: float = 1.0) -> BaseGeometry:
 def outline(hull: Hull) -> Polygon:
     """The boat in plan, at its broadest."""
     y = hull.half_breadth_m
-    return Polygon(np.column_stack((np.append(hull.x_m, hull.x_m[::-1]), np.append(y, -y[::-1]))))
+    sides = np.column_stack((np.append(hull.x_m, hull.x_m[::-1]), np.append(y, -y[::-1])))
+    boat = Polygon(sides)
+    prepare(boat)  # asked of through every drag
+    return boat
 
 
 @lru_cache(maxsize=256)
@@ -175,5 +197,5 @@ def _parts(shape: BaseGeometry) -> list[Polygon]:
 
 def _farthest_m(shape: BaseGeometry, of: BaseGeometry) -> float:
     """How far its corners lie from another at the most, in m; 0 where nothing of it is left."""
-    corners = [xy for part in _parts(shape) for xy in part.exterior.coords]
-    return float(distance(points(corners), of).max()) if corners else 0.0
+    corners = get_coordinates(shape)
+    return float(distance(points(corners), of).max()) if len(corners) else 0.0

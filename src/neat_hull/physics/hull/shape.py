@@ -79,6 +79,18 @@ class Hull:
         return np.array([station.points_m[-1] for station in self.stations])
 
     @cached_property
+    def rim_corners_m(self) -> Array:
+        """(4w, 3) m: those of each well, one after the other."""
+        return np.array([well.rim_corners_m for well in self.wells]).reshape(-1, 3)
+
+    @cached_property
+    def floor_corners_m(self) -> Array:
+        """(4w, 3) m: the corners of each well's floor."""
+        corners = self.rim_corners_m.copy()
+        corners[:, 2] = np.repeat([well.floor_z_m for well in self.wells], 4)
+        return corners
+
+    @cached_property
     def sheer_points_m(self) -> Array:
         """(2n, 3) m: the sheer at every station, port side then starboard."""
         y, z = self.sheer_m.T

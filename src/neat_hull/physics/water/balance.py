@@ -68,8 +68,8 @@ class Problems(_OnAHull):
 
 def flooding(rest: Rest, hull: Hull) -> Flags:
     """(k, w): wells whose rim the water plane reaches at any corner."""
-    flooding = np.zeros_like(rest.lost)
-    for i, well in enumerate(hull.wells):
-        over = rest.height_over_water_m(well.rim_corners_m)
-        flooding[:, i] = rest.floats & (over <= 0).any(axis=1)
-    return flooding
+    if not hull.wells:
+        return np.zeros_like(rest.lost)
+    over = rest.height_over_water_m(hull.rim_corners_m)
+    wet: Flags = np.any((over <= 0).reshape(len(over), len(hull.wells), -1), axis=2)
+    return wet & rest.floats[:, None]

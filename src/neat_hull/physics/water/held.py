@@ -67,25 +67,24 @@ def rest_of_each(
     centre_m: Array,
     at: NDArray[np.intp],
     near: Rest,
-    start: Array,
+    start: Rest | None,
 ) -> Rest:
     """As `rest_at_heels` for k loads, volume_m3 (k,) and centre_m (k, 3), each at one heel: that at
-    (k,) of `heels.FULL_RAD`. The search starts at h and τ of start (k, 2); where that is NaN, at
-    `near`, the boat at a row of heels about these.
+    (k,) of `heels.FULL_RAD`. The search starts at `start`, the boat at the same heels under much
+    the same loads; without it at `near`, the boat at a row of heels about these.
     """
     heel_rad = FULL_RAD[at]
     lost = np.repeat(floating.drains[None, :], len(at), axis=0)
-    known = np.flatnonzero(near.floats)
-    if len(known):
-        rows = near.heel_rad[known]
-        h_m, tau = (np.interp(heel_rad, rows, one[known]) for one in (near.h_m, near.tau))
+    known, rows = None, np.flatnonzero(near.floats)
+    if start is not None and start.floats.all() and (start.lost == lost).all():
+        h_m, tau, known = start.h_m, start.tau, start.immersion
+    elif len(rows):
+        heels = near.heel_rad[rows]
+        h_m, tau = (np.interp(heel_rad, heels, one[rows]) for one in (near.h_m, near.tau))
     else:
         h_m = tau = np.zeros(len(at))
-    h_m, tau = (
-        np.where(np.isnan(own), one, own) for own, one in zip(start.T, (h_m, tau), strict=True)
-    )
     turned = floating.some_turned(at)
-    return _rests(Problems(floating, volume_m3, centre_m), turned, heel_rad, lost, h_m, tau, None)
+    return _rests(Problems(floating, volume_m3, centre_m), turned, heel_rad, lost, h_m, tau, known)
 
 
 def _rests(

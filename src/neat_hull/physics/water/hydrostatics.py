@@ -161,6 +161,7 @@ def equilibrium(settled: Settled) -> Equilibrium:
     draft_aft, draft_mid, draft_fwd = drafts_m(hull, rest)
     freeboard = rest.height_over_water_m(hull.sheer_points_m)[0]
     lowest = int(freeboard.argmin())
+    floors = rest.height_over_water_m(hull.floor_corners_m)[0]
     return Equilibrium(
         displacement_kg=water_density_kg_m3 * float(rest.immersion.v_m3[0]),
         volume_m3=float(rest.immersion.v_m3[0]),
@@ -174,10 +175,7 @@ def equilibrium(settled: Settled) -> Equilibrium:
         vcb_m=vcb,
         least_freeboard_m=float(freeboard[lowest]),
         least_freeboard_x_m=float(hull.x_m[lowest % len(hull.x_m)]),
-        wells_over_m=tuple(
-            float(rest.height_over_water_m(_floor_corners_m(hull, i)).min())
-            for i in range(len(hull.wells))
-        ),
+        wells_over_m=tuple(floors.reshape(-1, 4).min(axis=1).tolist()),
         flooded=tuple(bool(v) for v in rest.lost[0] & ~floating.drains),
     )
 
@@ -231,17 +229,16 @@ def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
 
 
 def levers_of_each(
-    settled: Settled, mass_kg: Array, centre_m: Array, at: NDArray[np.intp], start: Array
-) -> tuple[Array, Array, Array]:
+    settled: Settled, mass_kg: Array, centre_m: Array, at: NDArray[np.intp], start: Rest | None
+) -> tuple[Array, Array, Rest]:
     """Righting lever and how far the sheer stands over the water, (k,) m each, of k other loads on
     the same boat: mass_kg (k,) at centre_m (k, 3), each at one heel, that at (k,) of
-    `heels.FULL_RAD`. NaN where it goes under. With them (k, 2) where it lies, to `start` from (k,
-    2) for much the same loads; NaN is for none."""
+    `heels.FULL_RAD`. NaN where it goes under. With them how it lies, to `start` from for much the
+    same loads."""
     volume_m3 = mass_kg / settled.water_density_kg_m3
     held = rest_of_each(settled.floating, volume_m3, centre_m, at, settled.held, start)
     curve = _curve(settled.floating, centre_m, held)
-    lies = np.column_stack((held.h_m, held.tau))
-    return curve.gz_m, np.where(held.floats, curve.edge_over_m, np.nan), lies
+    return curve.gz_m, np.where(held.floats, curve.edge_over_m, np.nan), held
 
 
 def _curve(floating: FloatingHull, centre_m: Array, held: Rest) -> RightingCurve:
@@ -305,10 +302,3 @@ def drafts_m(hull: Hull, rest: Rest) -> tuple[float, float, float]:
     h, tau = float(rest.h_m[0]), float(rest.tau[0])
     middle = (hull.x_aft_m + hull.x_fwd_m) / 2
     return (h - tau * hull.x_aft_m) / cos, (h - tau * middle) / cos, (h - tau * hull.x_fwd_m) / cos
-
-
-def _floor_corners_m(hull: Hull, i: int) -> Array:
-    well = hull.wells[i]
-    corners = well.rim_corners_m.copy()
-    corners[:, 2] = well.floor_z_m
-    return corners

@@ -22,10 +22,10 @@ class SectionTable:
     """The rings of a lattice at k heels, gathered into r sections of one x and one group each.
 
     Of the i intervals above the heights level_m (i, k, r), all weighted along x, a row each, since
-    a plane asks for one interval of each section and all that is known of it: lift (k·r·i, 5) holds
-    the foot, two coefficients of the chord by rising power of the height above it, and the area and
-    ∫e below it; aside (k·r·i, 8) three coefficients of the chord's first moment, four of its
-    second, and ∫s below.
+    a plane asks for one interval of each section and all that is known of it: lift (k·r·i, 6) holds
+    the foot, two coefficients of the chord by rising power of the height above it, the area and ∫e
+    below it, and the foot of the next; aside (k·r·i, 8) three coefficients of the chord's first
+    moment, four of its second, and ∫s below.
     """
 
     x_m: Array
@@ -56,7 +56,7 @@ class SectionTable:
             keys[:, 0],
             keys[:, 1].astype(np.intp),
             np.empty((edges, k, r)),
-            np.empty((k * r * edges, 5)),
+            np.empty((k * r * edges, 6)),
             np.empty((k * r * edges, 8)),
             np.zeros(k, dtype=np.bool_),
             _Edges(lattice, place, weight, heel_rad),
@@ -143,10 +143,11 @@ def _tabulated(
     strip_e = level * strip + high_m**2 * (b0 / 2 + high_m * b1 / 3)
     strip_s = high_m * (q0 + high_m * (q1 / 2 + high_m * q2 / 3))
     area, area_e, area_s = (np.cumsum(one, axis=2) - one for one in (strip, strip_e, strip_s))
-    lift = np.stack((level, b0, b1, area, area_e), axis=-1)
+    above = np.append(level[:, :, 1:], np.full_like(level[:, :, :1], np.inf), axis=2)
+    lift = np.stack((level, b0, b1, area, area_e, above), axis=-1)
     aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s), axis=-1)
     by_height = np.ascontiguousarray(np.moveaxis(level, 2, 0))
-    return by_height, lift.reshape(-1, 5), aside.reshape(-1, 8)
+    return by_height, lift.reshape(-1, 6), aside.reshape(-1, 8)
 
 
 class TablePlanes:
@@ -154,16 +155,17 @@ class TablePlanes:
 
     def __init__(self, table: SectionTable, level_m: Array, row_before: NDArray[np.intp]) -> None:
         self._table, self._level_m, self._row_before = table, level_m, row_before
+        self._at: NDArray[np.intp] | None = None
 
     def immerse(self, h_m: Array, tau: Array, counted: Array) -> Immersion:
         """As `immersion.TurnedSections.immerse`."""
         table = self._table
         at_m = h_m[:, None] - tau[:, None] * table.x_m
-        below = (at_m >= self._level_m).view(np.uint8)
-        over = below.sum(axis=0, dtype=np.min_scalar_type(len(below)))
-        self._counted = counted[:, table.group] * (over > 0)
-        self._at = self._row_before + np.maximum(over, 1)
-        foot, b0, b1, area, area_e = np.moveaxis(table.lift.take(self._at, axis=0), -1, 0)
+        found = self._where_last(at_m)
+        if found is None:
+            found = self._where(at_m)
+        foot, b0, b1, area, area_e, _ = found
+        self._counted = counted[:, table.group] * (at_m >= foot)
         self._t = t = np.maximum(at_m - foot, 0.0)
         strip = t * (b0 + t * (b1 / 2))
         chord = (b0 + t * b1) * self._counted
@@ -178,8 +180,26 @@ class TablePlanes:
             axx=chord @ table.x_m**2,
         )
 
+    def _where_last(self, at_m: Array) -> Array | None:
+        """What is known of the intervals of the last planes, where these lie in the same: the
+        last steps of a search do."""
+        if self._at is None:
+            return None
+        found = np.moveaxis(self._table.lift.take(self._at, axis=0), -1, 0)
+        low = self._at == self._row_before + 1  # it is also that of a section wholly dry
+        same = (low | (found[0] <= at_m)) & (at_m < found[-1])
+        return found if same.all() else None
+
+    def _where(self, at_m: Array) -> Array:
+        """What is known of the intervals that planes lie in."""
+        below = (at_m >= self._level_m).view(np.uint8)
+        over = below.sum(axis=0, dtype=np.min_scalar_type(len(below)))
+        self._at = self._row_before + np.maximum(over, 1)
+        return np.moveaxis(self._table.lift.take(self._at, axis=0), -1, 0)
+
     def sideways(self, counted: Array) -> Sideways:
         """As `immersion.TurnedSections.sideways`; `counted` is that of the last planes."""
+        assert self._at is not None, "asked after `immerse`"
         t = self._t
         parts = self._table.aside.take(self._at, axis=0)
         q0, q1, q2, r0, r1, r2, r3, area_s = np.moveaxis(parts, -1, 0)

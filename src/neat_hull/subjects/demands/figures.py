@@ -22,6 +22,7 @@ from neat_hull.model.setup import Setup
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.cross_curves import Index, Levers, Reading, cross_curves
+from neat_hull.physics.water.floating import Rest
 from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import stability
@@ -127,13 +128,13 @@ def readings(ev: Evaluated) -> list[DemandReading]:
     return found
 
 
-_Lies = dict[tuple[str, int], tuple[float, float]]
+_Lies = dict[tuple[tuple[str, int], ...], Rest]
 
 
 @dataclass(frozen=True, eq=False)
 class _AskedOf:
-    """Demands as they are read off; `lies` is how the boat lay where a lever was solved, by the
-    demand and the heel's place: the next search starts there."""
+    """Demands as they are read off; `lies` is how the boat lay where levers were solved together,
+    by each one's demand and its heel's place: the next search starts there."""
 
     cases: list[DemandLoads]
     aside_m: Array
@@ -227,12 +228,10 @@ class _Search:
         return read
 
     def _solve(self, row: Index, at: Index) -> tuple[Array, Array]:
-        keys = [(self.codes[i], k) for i, k in zip(row.tolist(), at.tolist(), strict=True)]
-        start = np.array([self.before.get(key, (np.nan, np.nan)) for key in keys])
-        gz, edge, lies = hydrostatics.levers_of_each(
-            self.settled, self.mass_kg[row], self.level_m[row], at, start
+        key = tuple((self.codes[i], k) for i, k in zip(row.tolist(), at.tolist(), strict=True))
+        gz, edge, self.lies[key] = hydrostatics.levers_of_each(
+            self.settled, self.mass_kg[row], self.level_m[row], at, self.before.get(key)
         )
-        self.lies |= dict(zip(keys, map(tuple, lies.tolist()), strict=True))
         return gz, edge
 
 
