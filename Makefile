@@ -66,10 +66,12 @@ lint: install
 # check is there to find stale.
 types: install
 	@$(BIN)/python scripts/openapi.py
+	@$(BIN)/python -m scripts.words
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts
 
 check-types: install
 	@$(BIN)/python scripts/openapi.py --check
+	@$(BIN)/python -m scripts.words --check
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts --check >/dev/null || { echo "web/src/api/schema.d.ts is stale: run make types" >&2; exit 1; }
 
 # `make test K=gm` for one thing. A worker for each of two cores, with a server and a browser of its own.

@@ -96,7 +96,7 @@ class OvertakenError(NeatHullError):
     """Fields that somebody else has changed after they were read; each with what it is now."""
 
     def __init__(self, errors: Sequence[InputError]) -> None:
-        super().__init__("changed elsewhere meanwhile: " + "; ".join(map(str, errors)))
+        super().__init__("changed elsewhere in the meantime: " + "; ".join(map(str, errors)))
         self.errors = tuple(errors)
 
     def __reduce__(self) -> tuple[Any, ...]:

@@ -28,7 +28,7 @@ def put(client: TestClient, place: Any, revision: int | None = None) -> Any:
 def test_the_list_names_every_setup(client: TestClient) -> None:
     assert [(one["name"], one["boat"]) for one in client.get(V1).json()] == [
         ("Reed Lake dawn", "Marnok 12"),
-        ("Reed Lake, bare", "Marnok 12"),
+        ("Bare Reed Lake", "Marnok 12"),
         ("Pond, after work", "Tarn 10"),
         ("Estuary, calm", "Selk 14"),
     ]
@@ -38,7 +38,7 @@ def test_putting_a_thing_aboard_answers_with_new_figures(client: TestClient) -> 
     before = get(client)
     after = put(client, PLACE).json()
     assert after["revision"] == before["revision"] + 1
-    assert after["undo_label"] == "Put aboard: Bait tank, full"
+    assert after["undo_label"] == "Put aboard: Full bait tank"
     assert after["figures"]["afloat"]["trim_deg"] > before["figures"]["afloat"]["trim_deg"] + 1
     undone = client.post(f"{V1}/1/undo", json={"revision": after["revision"]}).json()
     assert undone["setup"] == before["setup"]

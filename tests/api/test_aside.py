@@ -221,7 +221,7 @@ def test_as_many_wait_as_may_and_more_are_turned_away(aside: Aside) -> None:
     asking = threading.Thread(target=ask)
     asking.start()
     assert turned_away.wait(60)
-    assert "ask again" in words[0]
+    assert "try again" in words[0]
     first.close()
     for one in [*waiting, asking]:
         one.join(120)

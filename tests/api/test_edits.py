@@ -34,7 +34,7 @@ def test_a_field_is_changed_and_nothing_else(client: TestClient) -> None:
     now = answer.json()
     assert now["setup"]["things"]["9"] == {**before["setup"]["things"]["9"], "mass_kg": 5.5}
     assert {**now["setup"], "things": {}} == {**before["setup"], "things": {}}
-    assert now["undo_label"] == "Change Crate, tackle"
+    assert now["undo_label"] == "Change Tackle crate"
 
 
 def test_two_who_change_different_fields_from_one_sight_both_keep_theirs(
@@ -120,7 +120,7 @@ def test_no_fields_take_a_place_ashore_with_all_it_holds(client: TestClient) -> 
     answer = edit(client, {"what": "place", "id": CRATE, "fields": None})
     assert answer.status_code == 200
     assert "9" not in answer.json()["setup"]["places"]
-    assert answer.json()["undo_label"] == "Take ashore: Crate, tackle"
+    assert answer.json()["undo_label"] == "Take ashore: Tackle crate"
 
 
 @pytest.mark.parametrize(

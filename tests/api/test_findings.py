@@ -39,7 +39,7 @@ def test_a_suggestion_taken_is_one_step_and_undone_as_one(client: TestClient) ->
     best = advice(client, key)["suggestions"][0]
     assert get(client)["revision"] == before["revision"]  # asking changes nothing
     after = take(client, best, before["revision"]).json()
-    assert after["undo_label"] == "Try: put on PFD"
+    assert after["undo_label"] == "Try: Put on PFD"
     assert "no-pfd-worn" not in [one["code"] for one in after["figures"]["findings"]]
     assert after["figures"]["afloat"]["gm_m"] == best["after"]["gm_m"]
     undone = client.post(f"{V1}/setups/1/undo", json={"revision": after["revision"]}).json()

@@ -18,7 +18,7 @@ def test_several_things_are_one_step(client: TestClient) -> None:
     tray = client.get("/api/v1/catalog").json()[20]
     body = {"revision": 1, "things": [{"thing": tray | {"name": f"Tray {i}"}} for i in range(6)]}
     after = client.put(f"{V1}/1/things", json=body).json()
-    assert after["undo_label"] == "Add 6 things"
+    assert after["undo_label"] == "Add 6 items"
     assert len(after["setup"]["things"]) == 32
     undone = client.post(f"{V1}/1/undo", json={"revision": after["revision"]}).json()
     assert len(undone["setup"]["things"]) == 26
@@ -50,7 +50,7 @@ def test_a_table_tells_what_it_would_do_and_takes_good_rows_only_when_told(
     assert get(client)["revision"] == 1
     body = {"revision": 1, "text": text, "take_good": True}
     after = client.post(f"{V1}/1/gear/import", json=body).json()
-    assert after["undo_label"] == "Import 2 things"
+    assert after["undo_label"] == "Import 2 items"
     assert after["setup"]["things"]["19"]["mass_kg"] == 0.7
 
 
@@ -105,7 +105,7 @@ def test_a_file_out_and_in_again_has_equal_figures_and_shares_what_is_known(
     assert taken["figures"] == get(client)["figures"]
     changed = answer.text.replace('"mass_kg": 6.3', '"mass_kg": 7.3')
     plan = client.post(f"{V1}/import/preview", json={"text": changed}).json()
-    assert plan["new_things"] == ["Crate, tackle"]
+    assert plan["new_things"] == ["Tackle crate"]
 
 
 @pytest.mark.parametrize(

@@ -43,7 +43,7 @@ def test_a_thing_in_the_crate_goes_ashore_with_it_and_both_come_back(client: Tes
     seen = inside["revision"]
     ashore = client.delete(f"{V1}/1/places/{CRATE}", params={"revision": seen}).json()
     assert not {str(CRATE), str(TRAY), str(SPARE_ROD)} & set(ashore["setup"]["places"])
-    assert ashore["undo_label"] == "Take ashore: Crate, tackle and 2 in or on it"
+    assert ashore["undo_label"] == "Take ashore: Tackle crate and 2 in or on it"
     back = undo(client)
     assert back["setup"]["places"] == inside["setup"]["places"]
     assert back["figures"] == inside["figures"]
@@ -87,7 +87,7 @@ def test_targets_say_what_fits_and_why_not(client: TestClient) -> None:
     found = {one["name"]: one for one in client.get(f"{V1}/1/targets/{SCREEN}").json()}
     assert found["Port track"]["why"] is None
     assert found["tank well"]["why"] is None
-    assert found["Tube, port aft"]["why"]["text"].startswith("it is fixed by ball")
+    assert found["Port aft tube"]["why"]["text"].startswith("it is mounted with ball")
     high = found["under the seat"]["why"]
     assert high["text"] == "too high to slide under the seat by {}"
     assert high["amounts"][0]["value"] == pytest.approx(0.15 - 0.07)
@@ -128,7 +128,7 @@ def test_a_holder_is_mirrored_with_its_rod_and_back(client: TestClient) -> None:
     before = get(client)
     # the other side has a holder of its own at the same place; the two change sides
     after = send(client, "POST", "/line-up", way="mirror", thing_ids=[HOLDER]).json()
-    assert after["undo_label"] == "Mirror Rod holder, port"
+    assert after["undo_label"] == "Mirror Port rod holder"
     assert row(after, ROD)["y_m"] == pytest.approx(-row(before, ROD)["y_m"])
     assert undo(client)["figures"] == before["figures"]
 
@@ -160,11 +160,11 @@ def test_a_fitting_that_holds_something_in_any_setup_of_the_boat_stays(
     kept = [f for f in boat["fittings"] if f["name"] != "Port track"]
     refused = send(client, "PUT", "/boat", boat=boat | {"fittings": kept})
     assert refused.status_code == 422
-    assert "Port track holds Rod holder, port" in refused.json()["detail"]
+    assert "Port track holds Port rod holder" in refused.json()["detail"]
     ashore = [{"thing_id": HOLDER, "place": None}]
     send(client, "PUT", "/places", verb="Take ashore", places=ashore)
     refused = send(client, "PUT", "/boat", boat=boat | {"fittings": kept})
-    assert "in 'Reed Lake, bare'" in refused.json()["detail"]
+    assert "in 'Bare Reed Lake'" in refused.json()["detail"]
     send(client, "PUT", "/places", setup=2, verb="Take ashore", places=ashore)
     assert send(client, "PUT", "/boat", boat=boat | {"fittings": kept}).status_code == 200
 
@@ -176,7 +176,7 @@ def test_a_thing_in_two_setups_of_one_day_is_shown(client: TestClient) -> None:
         trip = {"name": name, "water": "fresh", "day": "2027-06-05"}
         assert send(client, "PUT", "", setup=setup, **trip).status_code == 200
     found = get(client)["elsewhere"]
-    assert {one["setup"] for one in found} == {"Reed Lake, bare"}
+    assert {one["setup"] for one in found} == {"Bare Reed Lake"}
     assert SEAT in {one["thing_id"] for one in found}
     assert CRATE not in {one["thing_id"] for one in found}  # aboard here only
     client.put(f"{V1}/2/archived", json={"archived": True})
@@ -199,7 +199,7 @@ def test_the_trip_is_kept_undone_and_in_the_file(client: TestClient) -> None:
 
 
 def test_nested_things_keep_their_places_under_new_numbers(client: TestClient) -> None:
-    text = client.get(f"{V1}/1/file").text.replace("Crate, tackle", "Other crate")
+    text = client.get(f"{V1}/1/file").text.replace("Tackle crate", "Other crate")
     taken = client.post(f"{V1}/import", json={"text": text}).json()
     crate = next(i for i, t in taken["setup"]["things"].items() if t["name"] == "Other crate")
     assert crate in taken["setup"]["places"]

@@ -138,7 +138,7 @@ def test_afloat_tells_the_worst_first_and_answers_to_other_numbers(
     bench.goto(f"{server.url}/afloat")
     rows = bench.locator("[data-demand]")
     expect(rows).to_have_count(17)
-    expect(rows.first).to_contain_text("stop")
+    expect(rows.first).to_contain_text("No-go")
     land = bench.locator('[data-demand="land"]')
     before = land.inner_text()
     bench.get_by_test_id("set-numbers").click()
@@ -149,7 +149,7 @@ def test_afloat_tells_the_worst_first_and_answers_to_other_numbers(
     expect(bench.get_by_role("alert")).to_contain_text("must be 1.2 or more")
     fill(bench.get_by_test_id("demand-scope"), "600")
     bench.get_by_test_id("save-demands").click()
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Set the demands")
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Set the situations")
     bench.get_by_test_id("undo").click()
     expect(land).to_contain_text("3.0\u00a0kg lifted")
 

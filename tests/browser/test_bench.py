@@ -38,7 +38,7 @@ def pick_up(page: Page, what: Locator) -> None:
 
 
 def stern(page: Page) -> tuple[float, float]:
-    """Over the after part of the tank well, on the centreline: beside the fish bag."""
+    """Over the after part of the tank well, on the centerline: beside the fish bag."""
     return middle(drawn(page, 11))
 
 
@@ -58,7 +58,7 @@ def test_a_drag_from_the_shelf_to_the_stern_is_seen_kept_undone_and_found_again(
     bench.mouse.up()
     expect(aboard(bench, TANK)).to_be_visible()
     expect(shelf(bench, TANK)).to_have_count(0)
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Bait tank"))
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("bait tank"))
     expect(bench.get_by_text(f"was {before}")).to_have_count(0)  # kept
     expect(trim).to_have_text(deep)
     heavy = trim.inner_text()
@@ -145,7 +145,7 @@ def test_a_place_is_set_by_number_as_people_type_it(bench: Page, typed: str) -> 
     field.fill(typed)
     field.press("Enter")
     expect(field).to_have_value("200.0")
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Crate, tackle")
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Tackle crate")
 
 
 def test_text_for_a_number_is_told_and_nothing_changes(bench: Page) -> None:

@@ -29,7 +29,7 @@ def test_twenty_things_go_aboard_and_five_steps_come_back_after_a_restart(
     names = [row.locator("span").first.inner_text() for row in rows.all()[:20]]
     for i, name in enumerate(names):
         rows.nth(i).get_by_role("button").click()
-        expect(bench.get_by_label(f"Pick {name}", exact=True).first).to_be_attached()
+        expect(bench.get_by_label(f"Select {name}", exact=True).first).to_be_attached()
     bench.keyboard.press("Escape")
     bench.goto(f"{server.url}/bench")
     count = bench.locator("[data-aboard]")
@@ -116,4 +116,4 @@ def test_keys_open_their_help_and_overlays(bench: Page) -> None:
     expect(bench.get_by_test_id("how-band")).to_be_visible()
     bench.keyboard.press("Escape")
     bench.keyboard.press("/")
-    expect(bench.get_by_label("Find a thing")).to_be_focused()
+    expect(bench.get_by_label("Find an item")).to_be_focused()

@@ -218,7 +218,7 @@ def test_the_same_field_changed_by_two_is_told_and_mine_can_be_put_over_it(
 def test_undo_leaves_what_is_typed_in_a_form(bench: Page, server: Server) -> None:
     bench.locator(f'[data-aboard="{CRATE}"]').focus()
     bench.keyboard.press("ArrowLeft")
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Move Crate"))
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Move Tackle crate"))
     bench.get_by_role("navigation", name="Screens").get_by_text("Boat", exact=True).click()
     bench.get_by_test_id("length_m").fill("370")
     bench.get_by_test_id("length_m").press("Tab")

@@ -64,7 +64,7 @@ def test_the_faulty_demo_is_followed_to_the_end_and_undone_to_the_beginning(
         assert label is not None, "each stop and fix of the demo has a way out"
         taken.append(label)
     assert (count(bench, "stop"), count(bench, "fix")) == (0, 0)
-    assert taken[0] == "Undo: Try: put on PFD"
+    assert taken[0] == "Undo: Try: Put on PFD"
     for _ in taken:
         label = step_label(bench)
         bench.get_by_test_id("undo").click()
@@ -76,7 +76,7 @@ def test_the_faulty_demo_is_followed_to_the_end_and_undone_to_the_beginning(
 def test_a_suggestion_is_a_ghost_until_it_is_applied(bench: Page, server: Server) -> None:
     one = card(bench, "no-pfd-worn")
     one.locator(".head").click()
-    expect(one).to_contain_text("To clear it: put on PFD.")
+    expect(one).to_contain_text("Put on PFD.")
     bench.keyboard.press("t")
     expect(one.get_by_test_id("apply")).to_be_visible(timeout=ADVICE_MS)
     expect(bench.get_by_test_id("count-stop")).to_contain_text("1→0")
@@ -94,7 +94,7 @@ def test_what_is_moved_by_hand_goes_before_a_suggestion(bench: Page, server: Ser
     expect(one.get_by_test_id("apply")).to_be_visible(timeout=ADVICE_MS)
     bench.locator('[data-aboard="9"]').click()
     bench.keyboard.press("ArrowLeft")
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Crate, tackle")
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Tackle crate")
     expect(bench.get_by_test_id("count-stop")).to_have_attribute("aria-label", "Only stop: 1")
     expect(one.get_by_test_id("apply")).to_have_count(0)
 
@@ -154,12 +154,12 @@ def test_filter_and_groups(bench: Page, server: Server) -> None:
 def test_on_paper_every_finding_stands_with_its_reasons(bench: Page, server: Server) -> None:
     bench.emulate_media(media="print")
     bench.evaluate("window.dispatchEvent(new Event('beforeprint'))")
-    expect(card(bench, "heavy-at-an-end")).to_contain_text("To clear it")
+    expect(card(bench, "heavy-at-an-end")).to_contain_text("Move it")
     expect(bench.locator(".frame > header")).to_be_hidden()
     expect(bench.get_by_test_id("by-place")).to_be_hidden()
-    expect(bench.get_by_role("heading", name="judged for calm pond")).to_be_visible()
+    expect(bench.get_by_role("heading", name="limits for calm pond")).to_be_visible()
     bench.evaluate("window.dispatchEvent(new Event('afterprint'))")
-    expect(card(bench, "heavy-at-an-end")).not_to_contain_text("To clear it")
+    expect(card(bench, "heavy-at-an-end")).not_to_contain_text("Move it")
 
 
 def test_a_limit_is_moved_and_put_back(bench: Page, server: Server) -> None:
@@ -191,7 +191,7 @@ def test_everything_is_arranged_shown_and_applied(bench: Page, server: Server) -
     bench.get_by_test_id("arrange").click()
     expect(bench.get_by_test_id("arrange-status")).to_have_text("done", timeout=ADVICE_MS)
     bench.get_by_test_id("arrange-apply").click()
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Try: arrange"))
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Try: Arrange"))
     assert count(bench, "stop") == 0
 
 
@@ -208,12 +208,12 @@ def test_arranging_can_be_stopped(bench: Page, server: Server) -> None:
 
 
 def test_before_and_after_are_compared(bench: Page, server: Server) -> None:
-    assert follow(bench) == "Undo: Try: put on PFD"
+    assert follow(bench) == "Undo: Try: Put on PFD"
     bench.get_by_role("link", name="Compare").click()
     table = bench.get_by_test_id("compare-figures")
     expect(table.locator('[data-figure="Stops"]')).to_contain_text("-1")
-    expect(bench.get_by_test_id("compare-findings")).to_contain_text("PFD is aboard, but not worn")
-    bench.get_by_test_id("side-1").select_option(label="Reed Lake, bare · Marnok 12")
+    expect(bench.get_by_test_id("compare-findings")).to_contain_text("PFD: aboard, but not worn")
+    bench.get_by_test_id("side-1").select_option(label="Bare Reed Lake · Marnok 12")
     expect(table.locator('[data-figure="Carried"]')).to_contain_text("-23.0")
     bench.get_by_test_id("add-side").click()
     expect(table.locator("thead th")).to_have_count(4)
@@ -228,10 +228,10 @@ def test_a_question_that_waits_says_how_many_are_before_it(bench: Page, server: 
     bench.route("**/advice?*", lambda route: None)  # never answered
     bench.route("**/questions/*", lambda route: route.fulfill(json={"ahead": 2}))
     bench.get_by_test_id("whole-boat").click()
-    expect(bench.get_by_text("waiting: 2 before this")).to_be_visible()
+    expect(bench.get_by_text("waiting: 2 ahead of this")).to_be_visible()
     bench.locator('.plan [data-thing="9"]').focus()
     bench.keyboard.press("ArrowRight")  # what changes the boat drops the question
-    expect(bench.get_by_text("waiting: 2 before this")).to_have_count(0)
+    expect(bench.get_by_text("waiting: 2 ahead of this")).to_have_count(0)
     assert any("/advice?" in one.url for one in asked)
 
 

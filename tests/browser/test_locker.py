@@ -18,7 +18,7 @@ def gear(bench: Page, server: Server) -> Page:
 
 def row(page: Page, name: str) -> Locator:
     """A row of the table, by the field that holds its name."""
-    return page.get_by_role("row").filter(has=page.get_by_label(f"Pick {name}", exact=True))
+    return page.get_by_role("row").filter(has=page.get_by_label(f"Select {name}", exact=True))
 
 
 def setups(page: Page) -> None:
@@ -33,7 +33,7 @@ def test_weights_are_typed_down_the_column_by_keyboard(gear: Page) -> None:
     first.fill("3.1")
     first.press("Enter")
     expect(gear.locator('[data-cell="mass"]').nth(1)).to_be_focused()
-    expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change Anchor, 40 m line")
+    expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change 7-inch screen")
     gear.keyboard.press("ArrowUp")
     expect(first).to_be_focused()
     expect(first).to_have_value("3.10")
@@ -48,12 +48,12 @@ def test_a_weight_that_cannot_be_read_is_marked_and_nothing_changes(gear: Page) 
 
 
 def test_picked_things_are_changed_and_multiplied_as_one_step(gear: Page) -> None:
-    gear.get_by_label("Pick Tackle tray", exact=True).check()
-    gear.get_by_label("Pick Drift sock", exact=True).check()
+    gear.get_by_label("Select Tackle tray", exact=True).check()
+    gear.get_by_label("Select Drift sock", exact=True).check()
     gear.get_by_test_id("bulk-fixed").select_option("bungee")
-    expect(gear.get_by_label("How Tackle tray is fixed")).to_have_value("bungee")
-    expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change 2 things")
-    gear.get_by_label("Pick Drift sock", exact=True).uncheck()
+    expect(gear.get_by_label("What Tackle tray is mounted with")).to_have_value("bungee")
+    expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change 2 items")
+    gear.get_by_label("Select Drift sock", exact=True).uncheck()
     gear.get_by_label("copies").fill("6")
     gear.get_by_test_id("multiply").click()
     expect(row(gear, "Tackle tray 6")).to_be_visible()
@@ -65,7 +65,7 @@ def test_filters_and_sorting_find_what_is_looked_for(gear: Page) -> None:
     gear.get_by_test_id("only").select_option("guessed")
     expect(gear.locator("[data-gear]")).to_have_count(4)
     gear.get_by_role("button", name="Weight, kg").click()
-    expect(gear.locator("[data-cell='name']").first).to_have_value("Bait tank, full")
+    expect(gear.locator("[data-cell='name']").first).to_have_value("Full bait tank")
 
 
 def test_a_generic_thing_is_copied_in_as_a_guess_and_weighed_by_the_scale(gear: Page) -> None:
@@ -93,7 +93,7 @@ def test_a_table_with_two_bad_rows_shows_them_before_anything_changes(
     expect(gear.get_by_test_id("undo")).to_be_disabled()
     gear.get_by_test_id("take-good").click()
     expect(gear.get_by_label("Weight of Pump", exact=True)).to_have_value("0.68")
-    expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Import 2 things")
+    expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Import 2 items")
 
 
 def test_a_setup_file_goes_out_and_comes_in_with_equal_figures(bench: Page, tmp_path: Path) -> None:
@@ -106,10 +106,10 @@ def test_a_setup_file_goes_out_and_comes_in_with_equal_figures(bench: Page, tmp_
     assert json.loads(file.read_text())["format"] == "neat-hull/setup"
     bench.get_by_test_id("setup-file").set_input_files(file)
     expect(bench.get_by_test_id("setup-plan")).to_contain_text(
-        "22 things are yours already, 0 are new"
+        "You have 22 items of it already; new: 0"
     )
     bench.get_by_test_id("setup-take").click()
-    expect(bench.get_by_role("status")).to_contain_text("Taken in")
+    expect(bench.get_by_role("status")).to_contain_text("Imported")
     expect(bench.get_by_test_id("setups").get_by_text("Reed Lake dawn")).to_have_count(2)
     bench.keyboard.press("Escape")
     assert [bench.get_by_test_id(n).inner_text() for n in ("weight", "trim", "gm")] == figures

@@ -99,5 +99,5 @@ def test_a_thing_is_added_weighed_and_struck_off(bench: Page, server: Server) ->
     weight = bench.get_by_label("Weight of Sponge", exact=True)
     expect(weight).to_have_value("0.25")
     bench.get_by_label("All of Sponge").click()
-    bench.get_by_role("button", name="Strike off").click()
+    bench.get_by_role("button", name="Delete").click()
     expect(weight).to_have_count(0)

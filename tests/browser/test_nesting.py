@@ -26,10 +26,10 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
     bench: Page, server: Server
 ) -> None:
     bench.goto(f"{server.url}/gear")
-    bench.get_by_label("Pick Tackle tray", exact=True).check()
+    bench.get_by_label("Select Tackle tray", exact=True).check()
     bench.get_by_label("copies").fill("10")
     bench.get_by_test_id("multiply").click()
-    expect(bench.get_by_label(re.compile(r"^Pick Tackle tray"))).to_have_count(10)
+    expect(bench.get_by_label(re.compile(r"^Select Tackle tray"))).to_have_count(10)
     bench.goto(f"{server.url}/bench")
     trays = bench.locator("[data-shelf]").filter(has_text="Tackle tray")
     expect(trays).to_have_count(9)
@@ -38,10 +38,10 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
         bench.keyboard.press("Enter")
         expect(trays).to_have_count(left)
         expect(bench.get_by_test_id("place-editor")).to_be_visible()
-        bench.get_by_test_id("put-on").select_option(label="in Crate, tackle")
+        bench.get_by_test_id("put-on").select_option(label="in Tackle crate")
         expect(undone(bench)).to_have_attribute("title", re.compile("^Undo: Move Tackle tray"))
         expect(bench.get_by_text("Comes out")).to_be_visible()
-    put_on(bench, TRAY, "in Crate, tackle")
+    put_on(bench, TRAY, "in Tackle crate")
     crate = aboard(bench, CRATE)
     expect(crate).to_contain_text("15.9")  # 6.3 + 0.6 for the spare rod + 10 × 0.9
 
@@ -53,7 +53,7 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
     field.fill("90")
     field.press("Enter")
     expect(field).to_have_value("138.5")  # the track ends 2.05 + 0.225 m from the stern
-    expect(undone(bench)).to_have_attribute("title", "Undo: Move Rod holder, port")
+    expect(undone(bench)).to_have_attribute("title", "Undo: Move Port rod holder")
     moved = drawn(bench, ROD).bounding_box()
     assert moved is not None
     assert rod["x"] - moved["x"] > 40  # and its rod went along
@@ -63,7 +63,7 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
     bench.locator(f'[data-aboard="{HOLDER}"]').focus()
     bench.keyboard.press("m")
     expect(bench.get_by_role("button", name="starb.", exact=True)).to_be_visible()
-    expect(undone(bench)).to_have_attribute("title", "Undo: Mirror Rod holder, port")
+    expect(undone(bench)).to_have_attribute("title", "Undo: Mirror Port rod holder")
     trim = bench.get_by_test_id("trim").inner_text()
 
     titles = []
@@ -73,7 +73,7 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
         undone(bench).click()
         expect(undone(bench)).not_to_have_attribute("title", title)
     assert titles[:3] == [
-        "Undo: Mirror Rod holder, port", "Undo: Move Rod holder, port", "Undo: Move Tackle tray",
+        "Undo: Mirror Port rod holder", "Undo: Move Port rod holder", "Undo: Move Tackle tray",
     ]  # fmt: skip
     expect(crate).to_contain_text("14.1")  # two trays are out again
     server.stop()
@@ -121,20 +121,20 @@ def test_several_are_marked_moved_locked_grouped_and_lined_up_by_keys(bench: Pag
     aboard(bench, 15).focus()  # the pliers
     bench.keyboard.press("x")
     chosen = bench.get_by_test_id("chosen")
-    expect(chosen).to_contain_text("2 chosen, 1.6\u00a0kg")
+    expect(chosen).to_contain_text("2 selected, 1.6\u00a0kg")
     bench.keyboard.press("Shift+ArrowLeft")
-    expect(undone(bench)).to_have_attribute("title", "Undo: Move: Screen 7 in and 1 more")
+    expect(undone(bench)).to_have_attribute("title", "Undo: Move: 7-inch screen and 1 more")
     bench.keyboard.press("l")
     expect(chosen.get_by_role("button", name="Unlock")).to_be_visible()
     bench.keyboard.press("Shift+ArrowLeft")  # locked: nothing moves
     bench.keyboard.press("l")
     expect(chosen.get_by_role("button", name="Lock", exact=False)).to_be_visible()
-    expect(undone(bench)).to_have_attribute("title", "Undo: Unlock: Screen 7 in and 1 more")
+    expect(undone(bench)).to_have_attribute("title", "Undo: Unlock: 7-inch screen and 1 more")
     bench.keyboard.press("g")
     expect(chosen.get_by_role("button", name="Ungroup")).to_be_visible()
     bench.keyboard.press("Escape")
     aboard(bench, SCREEN).click()  # one of a group is all of it
-    expect(chosen).to_contain_text("2 chosen")
+    expect(chosen).to_contain_text("2 selected")
     bench.keyboard.press("e")
     expect(bench.locator(".measure text").first).to_have_text(re.compile(r"^\d+\.\d.cm$"))
     bench.get_by_test_id("line-up").select_option("one line")
@@ -152,7 +152,7 @@ def test_what_is_marked_together_is_carried_together(bench: Page) -> None:
     """The crate takes its rod along by itself; the fish bag goes as far beside it."""
     for thing in (CRATE, 10, 11):
         aboard(bench, thing).click(modifiers=["Shift"])
-    expect(bench.get_by_test_id("chosen")).to_contain_text("3 chosen")
+    expect(bench.get_by_test_id("chosen")).to_contain_text("3 selected")
     before = [middle(drawn(bench, thing))[0] for thing in (CRATE, 10, 11)]
     x, y = middle(drawn(bench, CRATE))
     bench.mouse.move(x - 20, y + 20)
@@ -160,7 +160,7 @@ def test_what_is_marked_together_is_carried_together(bench: Page) -> None:
     bench.mouse.move(x - 20, y + 12, steps=3)
     bench.mouse.move(x - 45, y + 12, steps=5)
     bench.mouse.up()
-    expect(undone(bench)).to_have_attribute("title", "Undo: Move: Crate, tackle and 1 more")
+    expect(undone(bench)).to_have_attribute("title", "Undo: Move: Tackle crate and 1 more")
     after = [middle(drawn(bench, thing))[0] for thing in (CRATE, 10, 11)]
     gone = [now - was for was, now in zip(before, after, strict=True)]
     assert gone[1] == pytest.approx(gone[0], abs=2)
@@ -190,7 +190,7 @@ def test_the_drawing_is_saved_as_a_picture(bench: Page) -> None:
 
 
 def test_a_day_that_two_setups_share_shows_what_is_wanted_twice(bench: Page) -> None:
-    for name in ("Reed Lake, bare", "Reed Lake dawn"):
+    for name in ("Bare Reed Lake", "Reed Lake dawn"):
         bench.get_by_test_id("setup").click()
         bench.get_by_test_id("all-setups").click()
         bench.get_by_test_id("setups").get_by_role("button", name=name, exact=True).click()

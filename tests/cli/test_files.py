@@ -63,12 +63,12 @@ def test_check_prints_the_findings_of_the_screen_and_exits_1_at_a_stop(
     shown = state_of(load_setup(db, 1)).figures.findings
     db.close()
     assert [one["key"] for one in told] == [one.key for one in shown]
-    assert "■ PFD is aboard, but not worn [On you]" in result.stdout
+    assert "■ PFD: aboard, but not worn [On you]" in result.stdout
     assert result.stdout.count("→") == len(shown)
     bare = file.with_name("bare.json")
     assert run("export", 2, "--to", bare, "--data", data).exit_code == 0
     clean = run("check", bare)
-    assert (clean.exit_code, "To look at" in clean.stdout) == (0, False)
+    assert (clean.exit_code, "Findings" in clean.stdout) == (0, False)
 
 
 def test_check_names_file_and_field_of_what_is_wrong(tmp_path: Path, file: Path) -> None:
@@ -172,7 +172,7 @@ def test_a_table_of_gear_adds_what_is_new(tmp_path: Path, data: Path) -> None:
     assert "gear.csv: line 3: Drift sock is there with another" in refused.stderr
     assert "Gaff" not in things(data)
     taken = run("import", table, "--take-good", "--data", data)
-    assert "1 things new, 0 there already, 1 left out" in taken.stdout
+    assert "1 item new, 0 there already, 1 left out" in taken.stdout
     assert things(data)[-1] == "Gaff"
     assert things(data).count("Drift sock") == 1
 

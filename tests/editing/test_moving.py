@@ -51,9 +51,9 @@ def test_a_thing_keeps_its_distance_to_what_it_belongs_to(x_m: float, kept: str)
 
 
 def test_typed_heights_follow_the_deck_and_resting_things_rest() -> None:
-    found = moved(("Rod, port", at(1.62, 0.36, 0.40)), ("Tackle tray", at(1.3))).setup.places
+    found = moved(("Port rod", at(1.62, 0.36, 0.40)), ("Tackle tray", at(1.3))).setup.places
     assert found[name_id("Tackle tray")].z_m is None
-    rod = found[name_id("Rod, port")]
+    rod = found[name_id("Port rod")]
     assert rod.z_m is not None
     # as high over the shorter boat's gunwale as it was over its own
     assert rod.z_m - 0.30 == pytest.approx(0.40 - 0.34, abs=0.02)
@@ -90,25 +90,25 @@ def test_there_and_back_again_is_where_it_was() -> None:
 
 def test_what_is_on_the_seat_in_a_crate_or_in_a_well_of_that_name_stays_there() -> None:
     there = move_to(DEMO, SHORT.boat, SHORT.seat).setup
-    for name in ("Seat", "Tackle tray", "Crate, tackle", "Fish bag, ice", "Spare rod"):
+    for name in ("Seat", "Tackle tray", "Tackle crate", "Iced fish bag", "Spare rod"):
         assert there.places[name_id(name)] == DEMO.places[name_id(name)]
 
 
 def test_what_stood_on_a_track_stands_on_the_deck_of_a_boat_without() -> None:
     there = move_to(DEMO, SHORT.boat, SHORT.seat).setup
-    holder = there.places[name_id("Rod holder, port")]
+    holder = there.places[name_id("Port rod holder")]
     assert holder.on is None
-    was = rig(DEMO).placing.stand(name_id("Rod holder, port"))
+    was = rig(DEMO).placing.stand(name_id("Port rod holder"))
     assert holder.x_m - SHORT.seat.x_m == pytest.approx(was.x_m - DEMO.seat.x_m, abs=1e-4)
     assert (holder.y_m, holder.tilt_deg) == pytest.approx((was.y_m, was.tilt_deg))
-    rod = there.places[name_id("Rod, port")]
-    assert rod == DEMO.places[name_id("Rod, port")]  # it rides in the holder still
+    rod = there.places[name_id("Port rod")]
+    assert rod == DEMO.places[name_id("Port rod")]  # it rides in the holder still
 
 
 def test_what_is_in_a_crate_that_stays_ashore_stays_with_it() -> None:
-    crate = DEMO.places[name_id("Crate, tackle")].model_copy(
+    crate = DEMO.places[name_id("Tackle crate")].model_copy(
         update={"on": None, "x_m": -0.4, "y_m": 0.0}
     )
-    far = DEMO.model_copy(update={"places": DEMO.places | {name_id("Crate, tackle"): crate}})
+    far = DEMO.model_copy(update={"places": DEMO.places | {name_id("Tackle crate"): crate}})
     found = move_to(far, SHORT.boat, SHORT.seat)
-    assert {name_id("Crate, tackle"), name_id("Spare rod")} <= set(found.ashore)
+    assert {name_id("Tackle crate"), name_id("Spare rod")} <= set(found.ashore)

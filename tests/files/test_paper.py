@@ -51,7 +51,7 @@ def test_every_thing_is_outlined_and_numbered_bow_to_stern() -> None:
     bare = [one.x_m for one, row in zip(things, evaluate(DEMO).aboard, strict=True)
             if row.depth == 0]  # fmt: skip
     assert bare == sorted(bare, reverse=True)
-    crate = next(p for p in plan.iter(f"{SVG}path") if p.findtext(f"{SVG}title") == "Crate, tackle")
+    crate = next(p for p in plan.iter(f"{SVG}path") if p.findtext(f"{SVG}title") == "Tackle crate")
     assert spread(crate) == pytest.approx((330, 330), abs=0.2)
 
 
@@ -59,7 +59,7 @@ def test_a_turned_box_takes_up_its_turned_size() -> None:
     """33 × 33 turned by 45° is 33·√2 across."""
     place = DEMO.places[9].model_copy(update={"turn_deg": 45.0})
     turned = DEMO.model_copy(update={"places": DEMO.places | {9: place}})
-    one = next(t for t in numbered(turned, evaluate(turned)) if t.thing.name == "Crate, tackle")
+    one = next(t for t in numbered(turned, evaluate(turned)) if t.thing.name == "Tackle crate")
     ys = [y for _, y in one.plan]
     assert max(ys) - min(ys) == pytest.approx(0.33 * 2**0.5)
 

@@ -59,7 +59,7 @@ def test_lines_are_stable_so_that_a_move_is_a_small_difference() -> None:
         (raw(name=7), "name", "must be text"),
         (raw(water="tea"), "water", "must be one of"),
         (raw(placements=[{"thing": 99, "x_m": 1.0, "y_m": 0.0, "z_m": None, "turn_deg": 0.0,
-                          "tilt_deg": 0.0}]), "placements[0].thing", "no thing 99"),
+                          "tilt_deg": 0.0}]), "placements[0].thing", "no item 99"),
         (b" " * (MOST_BYTES + 1), "", "larger than"),
     ],
 )  # fmt: skip

@@ -70,7 +70,7 @@ TRACK = on("fitting", name="Port track")
         ((0.36, 0.20, 0.05), {}, IN_CRATE, "too long for Crate by {}", 0.04),
         ((0.10, 0.10, 0.40), {}, IN_CRATE, None, 0),  # stands out of an open crate
         ((0.30, 0.20, 0.05), {"fixing": {"by": "strap"}}, TRACK,
-         "it is fixed by strap; Port track takes a track bolt, a ball or a plate", 0),
+         "it is mounted with strap; Port track takes a track bolt, a ball or a plate", 0),
         ((0.30, 0.20, 0.05), {"fixing": {"by": "ball"}}, TRACK, None, 0),
     ],
 )  # fmt: skip

@@ -59,7 +59,7 @@ def test_a_wall_is_met_where_the_foot_is_past_it(give: str) -> None:
 def test_what_stands_in_a_wall_does_not_belong_there() -> None:
     there = put(CLEAN, CRATE, TANK.x_aft_m + 0.1)
     (told,) = [one for one in found(there, "does-not-belong-there") if one.thing_id == CRATE]
-    assert told.title.text == "Crate, tackle: stands {} in the wall of tank well"
+    assert told.title.text == "Tackle crate: stands {} in the wall of tank well"
     half = CLEAN.things[CRATE].length_m / 2
     assert told.title.amounts[0].value == pytest.approx(half - 0.1)
 

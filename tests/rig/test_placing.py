@@ -138,7 +138,7 @@ def test_what_is_under_the_seat_goes_with_it() -> None:
         ({"tray": at(on=on("fitting", name="Gone"))}, "has no 'Gone'"),
         ({"tray": at(on=on("well", name="Gone"))}, "has no 'Gone'"),
         ({"tray": at(on=IN_CRATE)}, "Crate, which is not aboard"),
-        ({"tray": at(on=on("thing", thing=999))}, "a thing 999"),
+        ({"tray": at(on=on("thing", thing=999))}, "item 999"),
         ({"tray": at(on=on("thing", thing=TRAY))}, "cannot stand on what stands on it"),
         (
             {"crate": at(on=on("thing", thing=TRAY)), "tray": at(on=IN_CRATE)},

@@ -48,7 +48,7 @@ def test_the_demo_adds_up() -> None:
 
 
 def test_a_heavy_thing_aft_puts_the_stern_down() -> None:
-    before, after = evaluate(demo()), evaluate(at(demo(), "Bait tank, full", x_m=0.4))
+    before, after = evaluate(demo()), evaluate(at(demo(), "Full bait tank", x_m=0.4))
     assert before.afloat is not None
     assert after.afloat is not None
     assert after.afloat.trim_deg > before.afloat.trim_deg + 1
@@ -56,7 +56,7 @@ def test_a_heavy_thing_aft_puts_the_stern_down() -> None:
 
 
 def test_a_heavy_thing_to_starboard_heels_to_starboard() -> None:
-    figures = evaluate(at(demo(), "Bait tank, full", y_m=-0.3))
+    figures = evaluate(at(demo(), "Full bait tank", y_m=-0.3))
     assert figures.afloat is not None
     assert figures.afloat.heel_deg > 4
     assert figures.afloat.heel_verdict == "stop"
@@ -66,8 +66,8 @@ def test_a_heavy_thing_to_starboard_heels_to_starboard() -> None:
 def test_a_thing_without_a_height_rests_on_floor_or_deck() -> None:
     setup = demo()
     rows = {setup.things[row.thing_id].name: row for row in evaluate(setup).aboard}
-    assert rows["Crate, tackle"].base_z_m == pytest.approx(0.19)  # the floor of the tank well
-    assert rows["Anchor, 40 m line"].base_z_m > 0.36  # the deck sweeps up to the stern
+    assert rows["Tackle crate"].base_z_m == pytest.approx(0.19)  # the floor of the tank well
+    assert rows["Anchor with 40 m line"].base_z_m > 0.36  # the deck sweeps up to the stern
     assert rows["Rudder"].base_z_m == pytest.approx(0.16)
     assert not rows["Rudder"].rests
 
@@ -78,11 +78,11 @@ def test_things_are_listed_bow_to_stern_and_named_by_place() -> None:
     xs = [row.x_m for row in rows if row.depth == 0]
     assert xs == sorted(xs, reverse=True)
     where = {setup.things[row.thing_id].name: row.where for row in rows}
-    assert where["Dry bag, clothes"] == "Foredeck"
+    assert where["Clothes dry bag"] == "Foredeck"
     assert where["Pedal drive"] == "Between the legs"
-    assert where["Crate, tackle"] == "Tank well"
+    assert where["Tackle crate"] == "Tank well"
     assert where["Rudder"] == "Stern"
-    assert where["Pliers, grip"] == "Beside the seat"
+    assert where["Pliers and grip"] == "Beside the seat"
 
 
 def test_the_tip_of_a_rod_points_where_it_is_turned_and_tilted() -> None:
@@ -94,7 +94,7 @@ def test_the_tip_of_a_rod_points_where_it_is_turned_and_tilted() -> None:
 
 
 def test_a_boat_that_rolls_over_is_an_answer_when_tried_and_refused_when_kept() -> None:
-    top_heavy = at(demo(), "Bait tank, full", z_m=2.9)
+    top_heavy = at(demo(), "Full bait tank", z_m=2.9)
     figures = evaluate(top_heavy)
     assert figures.afloat is None
     assert figures.trouble is not None
@@ -156,9 +156,9 @@ def test_gm_is_the_sum_of_its_laid_open_parts() -> None:
     """At 1° of trim the plumb line differs from the mast by under a millimetre."""
     rows = {row.label: row.value for row in explain(evaluated(demo()), "gm").rows}
     parts = (
-        rows["Centre of lift over the bottom (KB)"]
+        rows["Centre of lift above the bottom (KB)"]
         + rows["Waterplane's part (BM)"]
-        - rows["Centre of weight over the bottom (KG)"]
+        - rows["Centre of weight above the bottom (KG)"]
     )
     afloat = evaluate(demo()).afloat
     assert afloat is not None

@@ -50,7 +50,7 @@ class Aside:
             self._take_out_forgotten()
             if len(self._line) > MOST_WAITING:
                 raise BusyError(
-                    f"{MOST_WAITING} long questions wait before yours; ask again in a moment"
+                    f"{MOST_WAITING} long jobs are ahead of yours; try again in a moment"
                 )
             self._line.append(token)
         return Asked[T](self, token, (question, args, kwargs))

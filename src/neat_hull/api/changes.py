@@ -209,7 +209,7 @@ def put_demands(setup_id: SetupId, body: DemandsChange, db: Db) -> SetupState:
     """Set the numbers that demands are asked with."""
     changed = {"demands": body.demands}
     step = [setup_row(setup_id, load_setup(db, setup_id).setup.model_copy(update=changed))]
-    return apply_step(db, setup_id, body.revision, "Set the demands", step, "demands")
+    return apply_step(db, setup_id, body.revision, "Set the situations", step, "demands")
 
 
 @router.post("/things", status_code=201)
@@ -239,7 +239,7 @@ def drop_thing(setup_id: SetupId, thing_id: ThingId, revision: int, db: Db) -> S
     setup = load_setup(db, setup_id).setup
     name = thing_of(setup, thing_id).name
     step = struck_off(setup, thing_id)
-    return apply_step(db, setup_id, revision, f"Strike off {name}", step, "thing")
+    return apply_step(db, setup_id, revision, f"Delete {name}", step, "thing")
 
 
 def apply_step(

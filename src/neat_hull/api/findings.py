@@ -44,7 +44,7 @@ def put_judging(setup_id: SetupId, body: JudgingChange, db: Db) -> SetupState:
     require_known_limits(body.judging)
     stored = load_setup(db, setup_id)
     judging = body.judging.model_copy(update={"accepted": stored.setup.judging.accepted})
-    return _judged(db, stored, body.revision, judging, "Judge by other limits")
+    return _judged(db, stored, body.revision, judging, "Set the limits")
 
 
 @router.put("/accepted")
@@ -54,7 +54,7 @@ def accept(setup_id: SetupId, body: Acceptance, db: Db) -> SetupState:
     found = evaluated(stored.setup, elsewhere_of(stored)).once(judge)
     finding = next((one for one in found if one.key == body.key), None)
     if finding is None or finding.verdict == "fine":
-        raise InputError("key", body.key, "there is no such finding now")
+        raise InputError("key", body.key, "this finding is gone now")
     judging = stored.setup.judging
     taken = Accepted(
         key=finding.key,
@@ -77,7 +77,7 @@ def take_back(setup_id: SetupId, key: str, revision: int, db: Db) -> SetupState:
     if len(rest) == len(judging.accepted):
         raise NotFoundError("nothing of that name was accepted")
     judging = judging.model_copy(update={"accepted": rest})
-    return _judged(db, stored, revision, judging, f"Accept no longer: {key.split(':')[0]}")
+    return _judged(db, stored, revision, judging, f"Reopen: {key.split(':')[0]}")
 
 
 def _judged(db: Db, stored: StoredSetup, seen: int, judging: Judging, label: str) -> SetupState:

@@ -18,6 +18,7 @@ from neat_hull.errors import InputError
 from neat_hull.files.catalog import catalog
 from neat_hull.files.gear_csv import write_gear
 from neat_hull.model.base import Answer, Model
+from neat_hull.model.said import items
 from neat_hull.model.thing import Thing
 from neat_hull.store.connect import transaction
 from neat_hull.store.photos import add_photo, load_photo, media_type
@@ -79,7 +80,7 @@ def put_things(setup_id: SetupId, body: ThingsChange, db: Db) -> SetupState:
         if one.thing_id is not None:
             thing_of(setup, one.thing_id)
     count = len(body.things)
-    names = body.things[0].thing.name if count == 1 else f"{count} things"
+    names = body.things[0].thing.name if count == 1 else items(count)
     verb = "Add" if all(one.thing_id is None for one in body.things) else "Change"
     with transaction(db):
         things = [(one.thing_id, one.thing) for one in body.things]
@@ -131,5 +132,5 @@ def import_gear(setup_id: SetupId, body: TableImport, db: Db) -> SetupState:
     known = load_setup(db, setup_id).setup.things
     with transaction(db):
         step = table_changes(known, body.text, body.take_good, partial(new_thing_id, db))
-        label = f"Import {len(step)} things"
+        label = f"Import {items(len(step))}"
         return stepped(db, setup_id, body.revision, label, step, "text")

@@ -48,5 +48,5 @@ def measure_between(setup_id: SetupId, thing_id: ThingId, other_id: ThingId, db:
     setup = load_setup(db, setup_id).setup
     for one in (thing_id, other_id):
         if one not in setup.places:
-            raise NotFoundError(f"thing {one} is not aboard")
+            raise NotFoundError(f"item {one} is not aboard")
     return between(rig(setup), thing_id, other_id)

@@ -26,14 +26,14 @@ from neat_hull.model.base import input_errors
 from neat_hull.store.connect import told
 
 STATUS: dict[type[NeatHullError], tuple[int, str]] = {
-    InputErrors: (422, "Something does not make sense"),
-    InputError: (422, "Something does not make sense"),
+    InputErrors: (422, "Please check what you typed"),
+    InputError: (422, "Please check what you typed"),
     DoesNotFloat: (422, "The boat would not float"),
-    NoBalance: (422, "The boat finds no stable place"),
+    NoBalance: (422, "The boat would not stay upright"),
     NotFoundError: (404, "Not here"),
-    ConflictError: (409, "The setup changed meanwhile"),
-    OvertakenError: (409, "Changed elsewhere meanwhile"),
-    BusyError: (503, "Too many long questions at once"),
+    ConflictError: (409, "The setup has changed in the meantime"),
+    OvertakenError: (409, "Changed elsewhere in the meantime"),
+    BusyError: (503, "Too much work at once"),
     FeedError: (503, "The instrument cannot be reached"),
     StoreError: (500, "The data file cannot be used"),
 }
@@ -98,7 +98,7 @@ def refuse_body(_: Request, error: Exception) -> JSONResponse:
     """Answer for a body or parameter that FastAPI could not read as our models."""
     assert isinstance(error, RequestValidationError)
     wrong = input_errors(error.errors(), skip=1)
-    return problem(422, "Something does not make sense", str(wrong), wrong.errors)
+    return problem(422, "Please check what you typed", str(wrong), wrong.errors)
 
 
 def plain_http(_: Request, error: Exception) -> JSONResponse:

@@ -32,5 +32,5 @@ def reach_for(setup_id: SetupId, thing_id: ThingId, db: Db) -> Reaching:
     """The angler reaching for one thing, and how the boat lies meanwhile."""
     setup = load_setup(db, setup_id).setup
     if thing_id not in setup.places:
-        raise NotFoundError(f"thing {thing_id} is not aboard")
+        raise NotFoundError(f"item {thing_id} is not aboard")
     return reaching_for(evaluated(setup), thing_id)

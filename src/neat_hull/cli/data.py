@@ -10,6 +10,7 @@ from neat_hull.editing.steps import require_named, write_step
 from neat_hull.errors import InputError, NeatHullError, StoreError
 from neat_hull.files.offsets import read_offsets
 from neat_hull.files.setup_file import MOST_BYTES, read_setup_file, write_setup
+from neat_hull.model.said import items
 from neat_hull.model.thing import Thing
 from neat_hull.store.connect import connect, copy_store, open_store, restore_store, transaction
 from neat_hull.store.history import Change
@@ -95,7 +96,8 @@ def _import_gear(db: Connection, text: str, take_good: bool) -> str:
         put_row(db, 0, "thing", new_thing_id(db), thing.model_dump())
     tick(db)
     same = sum(row.does == "same" for row in rows)
-    return f"{len(new)} things new, {same} there already, {len(rows) - len(new) - same} left out"
+    left_out = len(rows) - len(new) - same
+    return f"{items(len(new))} new, {same} there already, {left_out} left out"
 
 
 def _import_offsets(db: Connection, text: str, onto: int | None) -> str:

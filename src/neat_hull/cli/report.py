@@ -23,14 +23,14 @@ def lines(figures: Figures) -> Iterator[str]:
     gm = f"{100 * afloat.gm_m:.1f} ± {100 * bands.gm_m:.1f} cm"
     yield f"{_MARK[afloat.gm_verdict]} GM {gm}, hull: {bands.hull}"
     for well in afloat.wells:
-        over = f"{100 * well.floor_over_water_m:.1f} cm over the water"
+        over = f"{100 * well.floor_over_water_m:.1f} cm above the water"
         yield f"{_MARK[well.verdict]} {well.name} floor {over}"
     zones = [one.zone for one in figures.aboard]
     far = zones.count("leave") + zones.count("ashore")
-    yield f"  in hand {zones.count('hand')}, not from the seat {far} of {len(zones)}"
+    yield f"within reach {zones.count('hand')}, not from the seat {far} of {len(zones)}"
     where = ""
     for finding in sorted(figures.findings, key=lambda one: one.accepted is not None):
-        place = "Accepted" if finding.accepted is not None else "To look at"
+        place = "Accepted" if finding.accepted is not None else "Findings"
         if place != where:
             yield f"{place}:"
             where = place
@@ -47,7 +47,7 @@ _UNIT: dict[HowKind, tuple[float, str, int]] = {
     "length": (100.0, "\u00a0cm", 1),
     "angle": (1.0, "°", 1),
     "ratio": (100.0, "\u00a0%", 0),
-    "moment": (1.0, "\u00a0kg·m", 1),
+    "moment": (1.0, "\u00a0kg by 1\u00a0m", 1),
     "count": (1.0, "", 0),
     "price": (1.0, "", 0),
     "warmth": (1.0, "\u00a0°C", 0),

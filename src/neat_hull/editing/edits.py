@@ -172,11 +172,11 @@ def _label(before: Setup, after: Setup, edits: Sequence[Edit]) -> str:
         return _SETUP_LABEL.get(next(iter(first.fields or {}), ""), "Change the setup")
     name = after.things[_id(first)].name
     if first.what == "thing":
-        return f"Change {name}{more}" if len(edits) == 1 else f"Change {len(edits)} things"
+        return f"Change {name}{more}" if len(edits) == 1 else f"Change {len(edits)} items"
     if first.fields is None:
         return f"Take ashore: {name}{more}"
     verb = "Move" if first.id in before.places else "Put aboard:"
     return f"{verb} {name}{more}"
 
 
-_SETUP_LABEL = {"demands": "Set the demands", "judging": "Judge by other limits"}
+_SETUP_LABEL = {"demands": "Set the situations", "judging": "Set the limits"}

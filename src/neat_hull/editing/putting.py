@@ -21,7 +21,7 @@ def thing_of(setup: Setup, thing_id: int) -> Thing:
     """A piece of gear. Raises NotFoundError."""
     thing = setup.things.get(thing_id)
     if thing is None:
-        raise NotFoundError(f"there is no thing {thing_id}")
+        raise NotFoundError(f"there is no item {thing_id}")
     return thing
 
 

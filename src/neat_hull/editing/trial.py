@@ -40,7 +40,7 @@ class Trial(TriedSections):
         """The setup as it would be. Raises InputError for a thing that is not there."""
         for one in self.places:
             if one.thing_id not in kept.things:
-                raise InputError("places", one.thing_id, f"there is no thing {one.thing_id}")
+                raise InputError("places", one.thing_id, f"there is no item {one.thing_id}")
         gone = ashore(kept, [one.thing_id for one in self.places if one.place is None])
         places = {i: place for i, place in kept.places.items() if i not in gone}
         places |= {one.thing_id: one.place for one in self.places if one.place is not None}

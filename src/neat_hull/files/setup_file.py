@@ -99,14 +99,14 @@ def read_setup(data: bytes) -> Setup:
         one.id: Thing.model_validate(one.model_dump(exclude={"id", "photo"})) for one in file.gear
     }
     wrong = [
-        InputError(f"placements[{i}].thing", one.thing, f"there is no thing {one.thing} in gear")
+        InputError(f"placements[{i}].thing", one.thing, f"there is no item {one.thing} in gear")
         for i, one in enumerate(file.placements)
         if one.thing not in things
     ]
     if len(things) < len(file.gear):
-        wrong.append(InputError("gear", None, "two things have the same id"))
+        wrong.append(InputError("gear", None, "two items have the same id"))
     if len({one.thing for one in file.placements}) < len(file.placements):
-        wrong.append(InputError("placements", None, "a thing cannot be in two places"))
+        wrong.append(InputError("placements", None, "an item cannot be in two places"))
     if wrong:
         raise InputErrors(wrong)
     setup = Setup(

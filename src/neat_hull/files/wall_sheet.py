@@ -20,7 +20,7 @@ Paper = Literal["a4", "letter"]
 _MARGIN = 14 * mm
 _SANS, _BOLD = "Helvetica", "Helvetica-Bold"
 _CAUTIONS = (
-    "The maker's rating and instructions, and the law, win over any figure here.",
+    "The law and the maker's rating and instructions come first; use whichever limit is lower.",
     "The hull is an estimate until it is tested afloat. Wear the PFD; try changes in shallow warm",
     "water, with help. Never anchor from the side; be able to let go in one motion.",
 )
@@ -127,7 +127,7 @@ class _Page:
         weight, afloat, bands = figures.weight, figures.afloat, figures.bands
         line = f"Carried {edge.heavy(weight.carried_kg)}"
         if weight.rated_kg is not None and weight.working_kg is not None:
-            line += f" (working share {edge.heavy(weight.working_kg)}, "
+            line += f" (working load {edge.heavy(weight.working_kg)}, "
             line += f"rated {edge.heavy(weight.rated_kg)})"
         self.text(f"{line}, all up {edge.heavy(weight.all_up_kg)}", 10, _BOLD)
         if afloat is None or bands is None:
@@ -144,7 +144,7 @@ class _Page:
 
     def table(self, things: list[Numbered], drawing: Drawing, edge: _Edge) -> None:
         """Where each thing goes; closer lines where there are many."""
-        head = ("", "thing", "from the bow", "off the middle", "height", "weight")
+        head = ("", "thing", "from the bow", "off the centerline", "height", "weight")
         at = [
             _MARGIN + share * (self._width - 2 * _MARGIN)
             for share in (0.0, 0.045, 0.50, 0.62, 0.79, 0.90)

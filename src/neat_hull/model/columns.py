@@ -45,6 +45,7 @@ CORE = (
     Column("bought", ("bought",), "flag"),
     Column("serves", ("serves",), "list"),
     Column("part", ("part",)),
+    Column("picture", ("picture",)),
     Column("fixed", ("fixing", "by")),
     Column("leashed", ("fixing", "leashed"), "flag"),
     Column("wants_dry", ("care", "wants_dry"), "flag", nothing=False),

@@ -36,7 +36,7 @@ def nesting_trouble(setup: Setup, thing_id: int) -> str | None:
         if not isinstance(on, OnThing):
             return None
         if on.thing not in setup.things:
-            return f"is placed on a thing {on.thing} that there is not"
+            return f"is placed on item {on.thing}, which does not exist"
         if on.thing not in setup.places:
             return f"is placed on {setup.things[on.thing].name}, which is not aboard"
         if on.thing in seen:

@@ -57,3 +57,13 @@ def _said(text: str, *amounts: tuple[str, float]) -> Said:
 def plain(text: str) -> str:
     """A name inside words: braces stand for amounts there."""
     return text.replace("{", "(").replace("}", ")")
+
+
+def items(count: int) -> str:
+    """So many items, in words."""
+    return f"{count} item" if count == 1 else f"{count} items"
+
+
+def capital(text: str) -> str:
+    """Words as they begin a sentence."""
+    return text[:1].upper() + text[1:]

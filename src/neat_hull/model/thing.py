@@ -38,6 +38,11 @@ Reel = Literal["none", "under", "over"]
 Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]
 Opens = Literal["open", "lid", "zip", "roll top"]
 Part = Literal["seat", "drive", "rudder", "paddle"]
+Picture = Literal[
+    "crate", "dry box", "bag", "fish bag", "tray", "tank", "bottle", "board", "battery", "line",
+    "screen", "transducer", "holder", "seat", "pedals", "motor", "rudder", "cart", "camera",
+    "vest", "anchor", "drogue", "kit", "radio", "rod", "paddle", "net", "pole", "flag", "plain",
+]  # fmt: skip
 KINDS, USES, FIXINGS = get_args(Kind), get_args(Use), get_args(Fixed)
 
 # From the butt's end to the reel, and how deep it sits in a tube: typical of boat and casting rods.
@@ -123,8 +128,8 @@ class Thing(Model):
     A cylinder stands on its end, its length the diameter; a bag gives way a little. mass_kg is what
     it weighs full. Its weight acts at the middle of its box moved by offset_*_m, along its own
     length, width and height. `serves` says which of the basics it is, to a check for them; `part`
-    which part of the boat it is, which is not itself without it. An aspect that is null does not
-    apply.
+    which part of the boat it is, which is not itself without it; `picture` how it is drawn, null as
+    what it is. An aspect that is null does not apply.
     """
 
     name: str = Field(min_length=1, max_length=80)
@@ -149,6 +154,7 @@ class Thing(Model):
     notes: str = Field(default="", max_length=2000)
     fixing: Fixing = Fixing()
     part: Part | None = None
+    picture: Picture | None = None
     rod: Rod | None = None
     holder: Holder | None = None
     container: Container | None = None

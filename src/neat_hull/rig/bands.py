@@ -181,7 +181,7 @@ def _measure_next(boat: Boat, parts: list[BandPart], gm_m: float) -> str:
     if worst.source not in ("shape", "own height") or worst.gm_m < _MOST * gm_m:
         return ""
     if boat.offsets is None and boat.tape.low_beam_m is None:
-        return "the breadths 10 cm over the floor, amidships and at the quarters"
+        return "the breadths 10 cm above the ground, amidships and at the quarters"
     return "" if _tilted(boat) else "a tilt test afloat"
 
 

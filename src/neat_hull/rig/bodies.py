@@ -60,7 +60,7 @@ def _require_seat(seat: SeatPlace, length_m: float) -> None:
     if not 0.1 * length_m <= seat.x_m <= 0.9 * length_m:
         raise InputError("seat.x_m", seat.x_m, "the seat must stand in the boat")
     if not 0 <= seat.z_m <= 1.0:
-        raise InputError("seat.z_m", seat.z_m, "the seat stands 0 to 100 cm over the bottom")
+        raise InputError("seat.z_m", seat.z_m, "the seat stands 0 to 100 cm above the bottom")
     if not seat.brace_x_m > seat.x_m + 0.3:
         raise InputError(
             "seat.brace_x_m", seat.brace_x_m, "the foot brace must be at least 30 cm ahead"

@@ -9,10 +9,10 @@ from neat_hull.rig.settling import AtRest, at_rest, trouble
 
 _HULL = {
     "estimate": "Estimate: the hull comes from a tape and has not been tested afloat yet.",
-    "calibrated": "The hull has been tested afloat; the rest comes from weights and the test.",
+    "calibrated": "The hull has been tested afloat; the rest comes from your weights and the test.",
 }
 _NOTHING = 1e-4  # of a band's square: a part under a hundredth of it is not worth a line
-_WINS = "The maker's rating and instructions win over any figure here."
+_WINS = "Use whichever limit is lower, the maker's or ours."
 
 
 def at_rest_or_raise(ev: Evaluated) -> AtRest:
@@ -60,7 +60,7 @@ def with_band(ev: Evaluated, how: How, kind: HowKind, figure: str) -> How:
     ]
     rest = whole**2 - sum(part.value**2 for part in parts)
     if rest > _NOTHING * whole**2:  # a list is known as well as GM is
-        parts.append(HowRow(label="How steady the boat is (GM)", value=rest**0.5, kind=kind))
+        parts.append(HowRow(label="Stability (GM)", value=rest**0.5, kind=kind))
     parts = [part for part in parts if part.value**2 > _NOTHING * whole**2]
     parts.sort(key=lambda part: -part.value)
     return how.model_copy(

@@ -33,7 +33,7 @@ def lined_up(rigged: Rigged, thing_ids: list[int], way: Way) -> dict[int, Place]
         return {s.thing_id: _mirrored(rigged, s) for s in free}
     least = 3 if way == "evenly" else 2
     if len(rows) < least:
-        raise InputError("thing_ids", len(rows), f"choose at least {least} things that stand apart")
+        raise InputError("thing_ids", len(rows), f"select at least {least} items that stand apart")
     moved = _offsets(rigged, rows, way)
     return {s.thing_id: _shifted(rigged, s, *moved[s.thing_id]) for s in free}
 

@@ -1,5 +1,6 @@
 """The words for places on the boat, bow to stern, as people say them at the ramp."""
 
+from neat_hull.model.said import capital
 from neat_hull.model.setup import SeatPlace
 from neat_hull.physics.hull.shape import Hull
 
@@ -17,7 +18,7 @@ def whereabouts(hull: Hull, seat: SeatPlace, x_m: float, y_m: float) -> str:
         return "Stern"
     for well in hull.wells_at(x_m, y_m):
         if not well.x_aft_m <= seat.x_m <= well.x_fwd_m:
-            return well.name[:1].upper() + well.name[1:]
+            return capital(well.name)
     if seat.x_m - _SEAT_BEHIND_M <= x_m <= seat.x_m + _SEAT_AHEAD_M:
         return "At the seat" if abs(y_m) <= _SEAT_HALF_M else "Beside the seat"
     if x_m < seat.x_m:

@@ -17,7 +17,7 @@ import scipy  # its parts are loaded when first asked: they would hold up every 
 
 from neat_hull.model.advice import Arrangement, ArrangeProgress, Placed
 from neat_hull.model.figures import Figures
-from neat_hull.model.said import Amount, Said
+from neat_hull.model.said import Amount, Said, items
 from neat_hull.model.setup import Place, Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
@@ -65,7 +65,9 @@ def arrangements(
     yield ArrangeProgress(done=0, total=total, words="measuring every place", best=None)
     options = choice(now)
     if not options.candidates or at_rest(now) is None:
-        yield ArrangeProgress(done=total, total=total, words="nothing may be moved", best=None)
+        yield ArrangeProgress(
+            done=total, total=total, words="there is nothing that may be moved", best=None
+        )
         return
     problem = _problem(now, options)
     best: Arrangement | None = None
@@ -88,7 +90,7 @@ def arrangements(
 
 def _problem(now: Evaluated, options: Choice) -> _Problem:
     rest = at_rest(now)
-    assert rest is not None, "only boats that float are arranged"
+    assert rest is not None, "only a boat that floats can be arranged"
     lie, up = rest.equilibrium, rest.upright
     table, rows = now.table, options.candidates
     n, total = len(rows), now.rigged.loads.total_kg
@@ -204,7 +206,7 @@ def _told(
     locked = sum(place.locked for place in setup.places.values())
     lines = [
         Said.of(
-            f"{len(places)} things go elsewhere, {len(setup.places) - len(places)} stay"
+            f"{items(len(places))} to move, {len(setup.places) - len(places)} to stay"
             + (f", {locked} of them locked" if locked else "")
         ),
         _angles(
@@ -218,12 +220,12 @@ def _told(
             now.heel_deg,
         ),
         Said.of(
-            f"{_in_place(setup, before)} of {len(before.aboard)} things were come by as "
-            f"their use asks, {_in_place(setup, after)} are now"
+            f"{_in_place(setup, before)} of {len(before.aboard)} items were within the "
+            f"reach their use needs, {_in_place(setup, after)} are now"
         ),
         Said.of(
-            f"gone or milder: {len(gone)} findings, new or worse: {len(new)}; "
-            f"still to stop for: {now.stops}, to fix: {now.fixes}"
+            f"findings gone or milder: {len(gone)}, new or worse: {len(new)}; still "
+            f"No-go: {now.stops}, Fix: {now.fixes}"
         ),
     ]
     return Arrangement(

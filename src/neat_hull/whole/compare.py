@@ -117,7 +117,7 @@ _Row = tuple[str, HowKind, Callable[[Figures], float | None], Callable[[Figures]
 _FIGURES: tuple[_Row, ...] = (
     ("Carried", "mass", lambda f: f.weight.carried_kg, lambda f: f.weight.verdict),
     ("Gear", "mass", lambda f: f.weight.gear_kg, _none),
-    ("All up", "mass", lambda f: f.weight.all_up_kg, _none),
+    ("Weight with the boat", "mass", lambda f: f.weight.all_up_kg, _none),
     (
         "Trim, bow up",
         "angle",
@@ -144,10 +144,15 @@ _FIGURES: tuple[_Row, ...] = (
         _none,
     ),
     ("Deck edge", "angle", lambda f: f.curve.deck_edge_deg if f.curve else None, _none),
-    ("Things in hand", "count", lambda f: float(sum(r.zone == "hand" for r in f.aboard)), _none),
+    (
+        "Items within reach",
+        "count",
+        lambda f: float(sum(r.zone == "hand" for r in f.aboard)),
+        _none,
+    ),
     ("Stops", "count", _count("stop"), _none),
-    ("To fix", "count", _count("fix"), _none),
-    ("To watch", "count", _count("watch"), _none),
+    ("Fix", "count", _count("fix"), _none),
+    ("Watch", "count", _count("watch"), _none),
 )
 
 

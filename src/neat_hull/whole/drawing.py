@@ -89,8 +89,8 @@ def remarks(setup: Setup, body: Body) -> list[Said]:
     if over > KNEES_OVER_SEAT_M:
         found.append(
             Said.of(
-                "The knees stand {} over the seat; above {} they meet the paddle and "
-                "tire the back.",
+                "The knees stand {} above the seat; past {} they hit the paddle and tire "
+                "your back.",
                 length=over,
             )
         )

@@ -178,7 +178,7 @@ def test_an_untested_hull_is_an_estimate_and_guesses_are_to_be_weighed_first() -
     found = evaluate(demo()).bands
     assert found is not None
     assert found.hull == "estimate"
-    assert found.weigh_first[0].name == "Crate, tackle"  # the heaviest guess aboard
+    assert found.weigh_first[0].name == "Tackle crate"  # the heaviest guess aboard
     assert 0.02 < found.gm_m < 0.10
 
 

@@ -45,7 +45,7 @@ def test_two_boxes_into_each_other_say_how_far_and_how_to_clear_it() -> None:
     (one,) = found(setup(crate=at(0.5, 0.0, z_m=0.6), tray=at(0.8, 0.0, z_m=0.7)))
     assert (one.thing_id, one.with_thing, one.verdict) == (CRATE, TRAY, "fix")
     assert one.gap_m == pytest.approx(-0.02)
-    assert one.clear.text == "{} toward the stern"
+    assert one.clear.text == "Move Crate {} toward the stern"
     assert one.clear.amounts[0].value == pytest.approx(0.02)
 
 
@@ -72,7 +72,7 @@ def test_a_butt_in_the_thigh_is_told_and_turning_the_holder_clears_it() -> None:
     toward = [one for one in found(with_turn(25.0)) if one.thing_id == ROD and one.envelope]
     assert "port thigh" in {one.envelope for one in toward}
     thigh = next(one for one in toward if one.envelope == "port thigh")
-    assert thigh.what == "the port thigh"
+    assert thigh.what == "your left thigh"
     assert thigh.gap_m < 0.02
     away = [one for one in found(with_turn(-40.0), "port thigh") if one.thing_id == ROD]
     assert away == []
@@ -161,12 +161,12 @@ def test_doing_as_told_clears(x: float, y: float, z: float, turn: float) -> None
             continue
         far = clash.clear.amounts[0].value + 1e-3
         way = {"toward the bow": (1, 0, 0), "toward the stern": (-1, 0, 0), "to port": (0, 1, 0),
-               "to starboard": (0, -1, 0), "higher": (0, 0, 1),
-               "forward and to port": (0.5**0.5, 0.5**0.5, 0),
-               "forward and to starboard": (0.5**0.5, -(0.5**0.5), 0),
-               "aft and to port": (-(0.5**0.5), 0.5**0.5, 0),
-               "aft and to starboard": (-(0.5**0.5), -(0.5**0.5), 0),
-               }[clash.clear.text.removeprefix("{} ")]  # fmt: skip
+               "to starboard": (0, -1, 0), "": (0, 0, 1),
+               "toward the bow and to port": (0.5**0.5, 0.5**0.5, 0),
+               "toward the bow and to starboard": (0.5**0.5, -(0.5**0.5), 0),
+               "toward the stern and to port": (-(0.5**0.5), 0.5**0.5, 0),
+               "toward the stern and to starboard": (-(0.5**0.5), -(0.5**0.5), 0),
+               }[clash.clear.text.split("{}")[1].strip()]  # fmt: skip
         moved = at(x + far * way[0], y + far * way[1], z_m=z + far * way[2], turn_deg=turn)
         after = whole.model_copy(update={"places": whole.places | {TRAY: moved}})
         key = (clash.with_thing, clash.envelope)
@@ -179,7 +179,7 @@ def test_port_and_starboard_are_alike(x: float, y: float, z: float) -> None:
     """Mirrored, the same clashes on the other side, but for what is one-sided by choice."""
 
     def gaps(side: float) -> list[tuple[str, float]]:
-        names = {"port": "starboard", "starboard": "port"}
+        names = {"port": "starboard", "starboard": "port", "left": "right", "right": "left"}
         seen = [one for one in found(setup(tray=at(x, side * y, z_m=z)))
                 if (one.envelope or "").split()[0] not in ("fight", "remount", "back")]  # fmt: skip
         return sorted(

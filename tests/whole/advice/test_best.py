@@ -183,7 +183,7 @@ def test_a_suggestion_tells_what_the_boat_does_with_it_done() -> None:
     advice = advise(FULL, target.key)
     best = advice.suggestions[0]
     assert (best.kind, best.clears, best.left) == ("wear", True, None)
-    assert best.words.text == "put on PFD"
+    assert best.words.text == "Put on PFD"
     after = evaluate(done(FULL, best))
     assert after.afloat is not None
     assert (best.after.trim_deg, best.after.gm_m) == (after.afloat.trim_deg, after.afloat.gm_m)
@@ -224,7 +224,7 @@ def test_for_the_whole_boat_the_best_lowers_what_is_wrong_in_all() -> None:
 
 
 def test_a_finding_that_is_not_there_is_refused() -> None:
-    with pytest.raises(InputError, match="no such finding"):
+    with pytest.raises(InputError, match="gone now"):
         advise(FULL, "no such thing:1")
 
 
@@ -263,7 +263,7 @@ def test_arranging_respects_locks_and_leaves_a_clean_boat_alone() -> None:
     assert list(arrangements(CLEAN))[-1].best is None
     everything = locked(FULL, *FULL.places)
     assert movable(everything) == []
-    assert list(arrangements(everything))[-1].words == "nothing may be moved"
+    assert list(arrangements(everything))[-1].words == "there is nothing that may be moved"
 
 
 def test_arranging_brings_a_heavy_thing_back_to_the_middle() -> None:

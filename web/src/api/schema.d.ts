@@ -4091,8 +4091,8 @@ export interface components {
          *     A cylinder stands on its end, its length the diameter; a bag gives way a little. mass_kg is what
          *     it weighs full. Its weight acts at the middle of its box moved by offset_*_m, along its own
          *     length, width and height. `serves` says which of the basics it is, to a check for them; `part`
-         *     which part of the boat it is, which is not itself without it. An aspect that is null does not
-         *     apply.
+         *     which part of the boat it is, which is not itself without it; `picture` how it is drawn, null as
+         *     what it is. An aspect that is null does not apply.
          */
         Thing: {
             anchor?: components["schemas"]["Anchor"] | null;
@@ -4163,6 +4163,8 @@ export interface components {
             part?: ("seat" | "drive" | "rudder" | "paddle") | null;
             /** Photo */
             photo?: number | null;
+            /** Picture */
+            picture?: ("crate" | "dry box" | "bag" | "fish bag" | "tray" | "tank" | "bottle" | "board" | "battery" | "line" | "screen" | "transducer" | "holder" | "seat" | "pedals" | "motor" | "rudder" | "cart" | "camera" | "vest" | "anchor" | "drogue" | "kit" | "radio" | "rod" | "paddle" | "net" | "pole" | "flag" | "plain") | null;
             /** Price */
             price?: number | null;
             rod?: components["schemas"]["Rod"] | null;

@@ -146,7 +146,7 @@ const saved = computed(() => {
     <div class="screen">
       <RouterView v-if="store.kept" />
       <div v-else-if="loaded" class="welcome">
-        <h1>Put it on the boat here first, before anything is screwed on.</h1>
+        <h1>See what your boat does with it, before you drill.</h1>
         <p>
           You need a tape, a bathroom scale and ten minutes: length, three beams and depth of the
           boat, what it weighs, and what you weigh dressed for the water.

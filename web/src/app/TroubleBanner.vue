@@ -19,7 +19,7 @@ const now = (one: Held): string => {
 }
 const lost = computed(() =>
   waiting.value.length
-    ? 'The server cannot be reached. What you changed is kept here, and sent when it is back:'
+    ? 'The server cannot be reached. Your changes are kept here, and sent when it is back:'
     : 'The server cannot be reached. What you see is the last that was saved.',
 )
 const refusal = computed(() => {
@@ -46,13 +46,13 @@ const refusal = computed(() => {
       <ul v-if="waiting.length" class="wide" data-testid="unsent">
         <li v-for="one in waiting" :key="one.key">
           <span>{{ one.label }}{{ where(one.setup_id) }}</span>
-          <el-button size="small" @click="store.letGo(one.key)">Let it go</el-button>
+          <el-button size="small" @click="store.letGo(one.key)">Discard</el-button>
         </li>
       </ul>
     </template>
     <template v-if="overtaken.length">
       <span class="wide"
-        >Changed elsewhere meanwhile, and shown as it is now. Your change is not lost:</span
+        >Changed elsewhere in the meantime; this is how it is now. Your change is not lost:</span
       >
       <ul class="wide" data-testid="overtaken">
         <li v-for="one in overtaken" :key="one.key">
@@ -64,17 +64,17 @@ const refusal = computed(() => {
             @click="store.insist(one.key)"
             >Apply mine</el-button
           >
-          <el-button size="small" @click="store.letGo(one.key)">Let it go</el-button>
+          <el-button size="small" @click="store.letGo(one.key)">Discard</el-button>
         </li>
       </ul>
     </template>
     <template v-if="store.left.length">
-      <span>Not taken back: {{ store.left.join('; ') }}.</span>
-      <el-button size="small" @click="store.left = []">Understood</el-button>
+      <span>Could not be undone: {{ store.left.join('; ') }}.</span>
+      <el-button size="small" @click="store.left = []">Got it</el-button>
     </template>
     <template v-else-if="refusal && !store.lost">
       <span>{{ refusal }}</span>
-      <el-button size="small" @click="store.stopTrying()">Understood</el-button>
+      <el-button size="small" @click="store.stopTrying()">Got it</el-button>
     </template>
   </div>
 </template>

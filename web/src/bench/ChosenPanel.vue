@@ -43,9 +43,9 @@ function lineUp(event: Event): void {
 </script>
 
 <template>
-  <section class="chosen" aria-label="What is chosen" data-testid="chosen">
+  <section class="chosen" aria-label="Selected items" data-testid="chosen">
     <p role="status">
-      {{ count }} chosen{{ mass_kg === null ? '' : `, ${show(mass_kg, 'mass', units)}` }}
+      {{ count }} selected{{ mass_kg === null ? '' : `, ${show(mass_kg, 'mass', units)}` }}
     </p>
     <select aria-label="Line up" data-testid="line-up" @change="lineUp">
       <option value="">Line up…</option>

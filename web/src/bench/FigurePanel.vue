@@ -19,7 +19,7 @@ const rating = computed(() => {
   const { working_kg, rated_kg } = props.figures.weight
   if (working_kg === null || rated_kg === null) return 'no rating known'
   const u = props.units
-  return `working share ${number(working_kg, 'mass', u, 0)} · rated ${show(rated_kg, 'mass', u, 0)}`
+  return `working load ${number(working_kg, 'mass', u, 0)} · rated ${show(rated_kg, 'mass', u, 0)}`
 })
 const drafts = computed(() => {
   if (!a.value) return ''
@@ -30,7 +30,7 @@ const drafts = computed(() => {
 })
 const offset = computed(() => {
   const moment = a.value?.offset_moment_kg_m ?? 0
-  return `${show(Math.abs(moment), 'moment', props.units)} off the middle`
+  return `off center: ${show(Math.abs(moment), 'moment', props.units)}`
 })
 const gm = (gm_m: number, bands: Figures['bands'] | null): string =>
   `GM ${bands ? showBand(gm_m, bands.gm_m, 'length', props.units) : show(gm_m, 'length', props.units)}`
@@ -42,7 +42,7 @@ const zones = computed(() => {
 })
 const floor = (over_m: number, where: string) =>
   over_m >= 0
-    ? `${show(over_m, 'length', props.units)} over the water`
+    ? `${show(over_m, 'length', props.units)} above the water`
     : `${show(-over_m, 'length', props.units)} under, ${where}`
 </script>
 
@@ -97,7 +97,7 @@ const floor = (over_m: number, where: string) =>
         testid="gm"
         :words="gm(a.gm_m, figures.bands)"
         :was="was && before ? gm(was.gm_m, before.bands) : undefined"
-        beside="steadiness, seated"
+        beside="stability, seated"
         :verdict="a.gm_verdict"
         @how="$emit('how', 'gm')"
       />
@@ -140,8 +140,8 @@ const floor = (over_m: number, where: string) =>
         <template v-if="figures.bands?.hull === 'estimate'"
           ><b>Estimate</b> from a tape; no test afloat yet.</template
         >
-        The maker's rating and instructions win over any figure here. Wear the PFD; try changes in
-        shallow warm water near shore, with help.
+        Use whichever limit is lower, the maker's or ours. Wear your life jacket (PFD); try changes
+        in warm shallow water near shore, with help.
       </p>
     </div>
     <div v-else class="trouble" role="alert">

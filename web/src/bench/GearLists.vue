@@ -5,6 +5,7 @@ import type { Aboard, Clash, Place, Schemas, Target, Thing } from '@/api/client'
 import { number, type Units } from '@/kit/units'
 import { told, ZONE_TAG, ZONE_WORD } from '@/kit/words'
 import EvidenceMark from '@/kit/EvidenceMark.vue'
+import GearPicture from '@/drawing/GearPicture.vue'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import ChosenPanel, { type ChosenAct } from './ChosenPanel.vue'
 import PlaceEditor from './PlaceEditor.vue'
@@ -97,8 +98,8 @@ defineExpose({ focusSearch: () => field.value?.focus() })
         ref="field"
         v-model="search"
         size="small"
-        placeholder="Find a thing"
-        aria-label="Find a thing"
+        placeholder="Find an item"
+        aria-label="Find an item"
         clearable
         @keydown.esc="search = ''"
       >
@@ -108,8 +109,10 @@ defineExpose({ focusSearch: () => field.value?.focus() })
     </div>
 
     <section class="shelf" :class="{ dropping }" aria-label="Ashore" data-testid="shelf">
-      <h2>Ashore — drag aboard</h2>
-      <p v-if="ashore.length === 0" class="empty">Everything you own is aboard.</p>
+      <h2>Ashore: drag aboard</h2>
+      <p v-if="ashore.length === 0" class="empty">
+        Everything you own is aboard. Add more gear in Gear.
+      </p>
       <button
         v-for="id in shelf"
         :key="id"
@@ -122,6 +125,7 @@ defineExpose({ focusSearch: () => field.value?.focus() })
         @dblclick="emit('edit', id)"
       >
         <EvidenceMark :evidence="thing(id).evidence" />
+        <GearPicture :thing="thing(id)" />
         <span class="name">{{ thing(id).name }}</span>
         <span class="num">{{ number(thing(id).mass_kg, 'mass', units) }}</span>
       </button>
@@ -139,8 +143,8 @@ defineExpose({ focusSearch: () => field.value?.focus() })
     />
     <section class="aboard" aria-label="Aboard, bow to stern" data-testid="aboard">
       <p v-if="aboard.length === 0" class="empty">
-        Nothing yet. Drag a thing from the shelf onto the boat, or press Enter on it; then move it
-        with the arrow keys.
+        Nothing yet. Drag an item from the list above onto the boat, or press Enter on it; then move
+        it with the arrow keys.
       </p>
       <template v-for="group in groups" :key="group.where">
         <h3>{{ group.where }}</h3>
@@ -157,20 +161,21 @@ defineExpose({ focusSearch: () => field.value?.focus() })
             @keydown="emit('key', $event, row.thing_id)"
           >
             <EvidenceMark :evidence="thing(row.thing_id).evidence" />
+            <GearPicture :thing="thing(row.thing_id)" />
             <span class="name">{{ thing(row.thing_id).name }}</span>
-            <span v-if="places.get(row.thing_id)?.locked" class="tag" title="locked">fast</span>
+            <span v-if="places.get(row.thing_id)?.locked" class="tag" title="locked">locked</span>
             <VerdictMark v-if="worst.has(row.thing_id)" :verdict="worst.get(row.thing_id)!" bare />
             <span
               v-if="row.misfit"
               class="tag bad"
               :title="told(row.misfit.text, row.misfit.amounts ?? [], units)"
-              >misfit</span
+              >does not fit</span
             >
             <span
               v-if="away.has(row.thing_id)"
               class="tag bad"
-              :title="`the same day also aboard in ${away.get(row.thing_id)!.join(', ')}`"
-              >twice</span
+              :title="`also aboard the same day in ${away.get(row.thing_id)!.join(', ')}`"
+              >packed twice</span
             >
             <span class="zone" :class="row.zone" :title="ZONE_WORD[row.zone]">{{
               ZONE_TAG[row.zone]
@@ -246,7 +251,7 @@ h3 {
 }
 .row {
   display: flex;
-  gap: 6px;
+  gap: 5px;
   align-items: center;
   width: 100%;
   height: 26px;

@@ -51,7 +51,7 @@ function put(change: Partial<Place>): void {
 function putAt(x_m: number, y_m: number): void {
   emit('place', placedAt(props.place, frame.value, props.aboard.slide_m, x_m, y_m), props.place)
 }
-/** Heights over the bottom of the boat; a place on something counts from where it rests there. */
+/** Heights above the bottom of the boat; a place on something counts from where it rests there. */
 function putHeight(z_m: number): void {
   const from = props.place.on ? (props.place.z_m ?? 0) - props.aboard.base_z_m : 0
   put({ z_m: z_m + from })
@@ -76,7 +76,7 @@ function why(target: Target): string {
       {{ told(aboard.misfit.text, aboard.misfit.amounts ?? [], units) }}
     </p>
     <p v-if="elsewhere.length" class="wide bad">
-      The same day also aboard in {{ elsewhere.join(', ') }}.
+      Also aboard the same day in {{ elsewhere.join(', ') }}.
     </p>
     <ul v-if="clashes.length" class="wide clashes" data-testid="clashes">
       <li v-for="(one, i) in clashes" :key="i">
@@ -141,7 +141,7 @@ function why(target: Target): string {
     <label>To the side</label>
     <div class="pair">
       <QuantityInput
-        label="Distance from the centreline"
+        label="Distance from the centerline"
         kind="length"
         :units="units"
         :model-value="Math.abs(at[1])"
@@ -160,7 +160,7 @@ function why(target: Target): string {
     <label>Height</label>
     <div class="pair">
       <QuantityInput
-        label="Height over the bottom of the boat"
+        label="Height above the bottom of the boat"
         kind="length"
         :units="units"
         :model-value="height"
@@ -172,7 +172,7 @@ function why(target: Target): string {
         class="flip"
         :aria-pressed="place.z_m === null"
         :title="
-          place.z_m === null ? 'it rests on what is under it' : 'let it rest on what is under it'
+          place.z_m === null ? 'rests on what is under it' : 'let it rest on what is under it'
         "
         @click="place.z_m === null ? putHeight(height) : put({ z_m: null })"
       >

@@ -9,11 +9,13 @@ import { useChosen } from './useChosen'
 import { useNudge } from './useNudge'
 import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
+import { wearsVest } from '@/drawing/body'
 import type { Drawn } from '@/drawing/types'
 import { sharing } from '@/kit/sharing'
 import { useAsked } from '@/kit/useAsked'
 import { placeWords, told } from '@/kit/words'
 import { blankPlace, tidy, withinReachOf } from '@/drawing/places'
+import { looksInside } from '@/drawing/insides'
 import { apart, rowsById, stands } from '@/drawing/stands'
 import BenchTools from './BenchTools.vue'
 import FigurePanel from './FigurePanel.vue'
@@ -67,6 +69,14 @@ const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   together: (id) => (marked.value.has(id) ? apart([...marked.value], rowOf.value) : [id]),
   loadTargets,
 })
+const inside = computed(() =>
+  looksInside(
+    store.places,
+    store.things,
+    store.kept?.setup.boat.fittings ?? [],
+    [selected.value, ...marked.value].filter((id) => id !== null),
+  ),
+)
 // What stands as it did is the same object, so that only what moved is drawn again.
 const drawn = computed<Drawn[]>((before) => {
   const known = new Map(before?.map((one) => [one.id, one]))
@@ -86,6 +96,7 @@ const drawn = computed<Drawn[]>((before) => {
             selected: chosen,
             ghost: false,
             depth,
+            ...inside.value(id),
           }),
         ]
       : []
@@ -96,7 +107,19 @@ const ghosts = computed<Drawn[]>(() =>
     const aboard = keptRowOf.value.get(id)
     const thing = store.things[String(id)]
     return aboard && thing
-      ? [{ id, thing, stand: aboard, aboard, selected: false, ghost: true, depth: 0 }]
+      ? [
+          {
+            id,
+            thing,
+            stand: aboard,
+            aboard,
+            selected: false,
+            ghost: true,
+            depth: 0,
+            holds: 0,
+            hidden: false,
+          },
+        ]
       : []
   }),
 )
@@ -200,6 +223,11 @@ const { thingKey } = useBenchKeys({
     h: () => (figure.value = 'trim'),
     p: () => void picture(),
     n: () => look.toggle('names'),
+    '+': () => sheet.value?.closer(),
+    '=': () => sheet.value?.closer(),
+    '-': () => sheet.value?.farther(),
+    '0': () => sheet.value?.full(),
+    f: () => sheet.value?.fitChosen(),
     t: () => findings.value?.tryTop(),
     escape: () => {
       clear()
@@ -260,7 +288,11 @@ async function strike(): Promise<void> {
     <main>
       <BenchTools
         :overlays="look.overlays"
+        :percent="sheet?.percent ?? 100"
         @toggle="look.toggle"
+        @closer="sheet?.closer()"
+        @farther="sheet?.farther()"
+        @full="sheet?.full()"
         @picture="picture"
         @keys="keysOpen = true"
       />
@@ -281,6 +313,7 @@ async function strike(): Promise<void> {
         :targets="carrying ? targets : []"
         :over="over"
         :between="between"
+        :vest="wearsVest(store.places, store.things)"
         :class="{ carrying }"
         @pick="pick"
         @edit="edit"
@@ -320,7 +353,7 @@ async function strike(): Promise<void> {
 <style scoped>
 .bench {
   display: grid;
-  grid-template-columns: 232px minmax(0, 1fr) 304px;
+  grid-template-columns: 250px minmax(0, 1fr) 304px;
   height: 100%;
   min-height: 0;
 }

@@ -1,5 +1,5 @@
 /**
- * What is chosen on the bench: one thing in hand, and those marked with it. A group is chosen as
+ * Selected items on the bench: one thing in hand, and those marked with it. A group is chosen as
  * one; what goes ashore is chosen no longer.
  */
 import { computed, ref, watch } from 'vue'

@@ -2,6 +2,7 @@
 /** The angler from the segment model, from above or from the side. */
 import { computed } from 'vue'
 import type { Drawing, SeatPlace } from '@/api/client'
+import { bodyShapes } from './body'
 import { planY, sideY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{
@@ -11,28 +12,32 @@ const props = defineProps<{
   view: 'plan' | 'side'
   /** both arms and legs from the side as well, where they are not alike */
   all?: boolean
+  /** a life jacket is worn */
+  vest?: boolean
 }>()
 
-const limbs = computed(() =>
-  props.drawing.limbs
-    .filter((limb) => limb.name !== 'head')
-    // From the side one arm and one leg hide the others.
-    .filter((limb) => props.all || props.view === 'plan' || limb.upper[1] >= 0)
-    .filter((limb) => props.view === 'side' || limb.name !== 'trunk')
-    .map((limb) => ({
-      x1: toX(props.sheet, limb.upper[0]),
-      x2: toX(props.sheet, limb.far[0]),
-      y1: across(limb.upper),
-      y2: across(limb.far),
-      width: limb.width_m * props.sheet.scale,
-      arm: limb.name.includes('arm') || limb.name === 'hand',
-    })),
+const shapes = computed(() =>
+  bodyShapes(
+    props.drawing.limbs
+      // From the side one arm and one leg hide the others.
+      .filter((limb) => props.all || props.view === 'plan' || limb.upper[1] >= 0)
+      .filter((limb) => props.view === 'side' || limb.name !== 'trunk'),
+    (spot) => [toX(props.sheet, spot[0]), across(spot)],
+    props.sheet.scale,
+    props.vest,
+  ),
 )
 const head = computed(() => ({
   x: toX(props.sheet, props.drawing.head_m[0]),
   y: across(props.drawing.head_m),
   r: 0.085 * props.sheet.scale,
 }))
+const cap = computed(() => {
+  const { x, y, r } = head.value
+  if (props.view === 'plan')
+    return `M${x - r},${y}a${r},${r} 0 1 1 ${2 * r},0a${r},${r} 0 1 1 ${-2 * r},0z`
+  return `M${x - r * 0.98},${y - r * 0.2}A${r},${r} 0 0 1 ${x + r * 0.98},${y - r * 0.2}z`
+})
 const shoulders = computed(() => {
   const [port, starboard] = props.drawing.shoulders
   if (!port || !starboard) return null
@@ -57,26 +62,24 @@ function across(spot: [number, number, number]): number {
 <template>
   <g class="angler" :class="view" aria-hidden="true">
     <path v-if="view === 'side'" class="chair" :d="chair" />
-    <line
-      v-for="(limb, i) in limbs"
-      :key="i"
-      class="limb"
-      :class="{ arm: limb.arm }"
-      :x1="limb.x1"
-      :x2="limb.x2"
-      :y1="limb.y1"
-      :y2="limb.y2"
-      :stroke-width="limb.width"
-    />
+    <path v-for="(one, i) in shapes" :key="`edge${i}`" class="edge" :d="one.d" />
+    <path v-for="(one, i) in shapes" :key="i" :class="one.cloth" :d="one.d" />
     <ellipse
       v-if="view === 'plan' && shoulders"
       class="shoulders"
+      :class="{ worn: vest }"
       :cx="shoulders.x"
       :cy="shoulders.y"
       :rx="0.11 * sheet.scale"
       :ry="shoulders.ry"
     />
+    <!-- A cap whose peak says which way the face looks: to the bow. -->
+    <path
+      class="peak"
+      :d="`M${head.x},${head.y - 0.5 * head.r}h${-1.5 * head.r}v${view === 'plan' ? head.r : 0.18 * head.r}h${1.5 * head.r}z`"
+    />
     <circle class="head" :cx="head.x" :cy="head.y" :r="head.r" />
+    <path class="cap" :d="cap" />
   </g>
 </template>
 
@@ -84,29 +87,47 @@ function across(spot: [number, number, number]): number {
 .angler {
   pointer-events: none;
 }
-.limb {
-  stroke: var(--skin);
-  stroke-linecap: round;
+.edge {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-opacity: 0.75;
 }
-.plan .limb {
-  stroke-opacity: 0.3;
+.legs,
+.shoe {
+  fill: var(--cloth);
 }
-.side .limb {
-  stroke-opacity: 0.9;
+.shoe {
+  fill: color-mix(in srgb, var(--cloth) 70%, var(--ink));
 }
-.side .arm {
-  stroke: color-mix(in srgb, var(--skin) 88%, var(--ink));
-  stroke-opacity: 1;
+.sleeve {
+  fill: color-mix(in srgb, var(--cloth) 80%, var(--card));
 }
-.head,
 .shoulders {
+  fill: color-mix(in srgb, var(--cloth) 80%, var(--card));
+}
+.vest,
+.shoulders.worn {
+  fill: var(--gear-apricot);
+}
+.skin,
+.head {
   fill: var(--skin);
 }
-.plan .shoulders {
-  fill-opacity: 0.45;
+.head,
+.cap,
+.peak,
+.shoulders {
+  stroke: var(--ink);
+  stroke-width: 1;
 }
-.plan .head {
-  fill-opacity: 0.75;
+.cap,
+.peak {
+  fill: color-mix(in srgb, var(--cloth) 80%, var(--ink));
+}
+/* From above gear under arms and legs must still be seen. */
+.plan {
+  opacity: 0.62;
 }
 .chair {
   fill: none;

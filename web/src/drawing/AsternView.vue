@@ -2,6 +2,7 @@
 /** The boat from astern in still water, leaned as computed; port is on the left. */
 import { computed } from 'vue'
 import type { Drawing, Figures } from '@/api/client'
+import { bodyShapes } from './body'
 import { path, type Point } from './sheet'
 
 const props = defineProps<{
@@ -9,6 +10,7 @@ const props = defineProps<{
   afloat: Figures['afloat'] | null
   width: number
   height: number
+  vest?: boolean
 }>()
 
 const scale = computed(() => Math.min((props.width - 14) / 0.98, (props.height - 26) / 1.2))
@@ -31,14 +33,13 @@ const hull = computed(() => {
   const starboard = props.drawing.section.map(([y, z]) => at(-y, z)).reverse()
   return path([...starboard, ...port], true)
 })
-const limbs = computed(() =>
-  props.drawing.limbs
-    .filter((limb) => ['trunk', 'upper arm'].includes(limb.name))
-    .map((limb) => ({
-      from: at(limb.upper[1], limb.upper[2]),
-      to: at(limb.far[1], limb.far[2]),
-      width: (limb.name === 'trunk' ? 0.3 : limb.width_m) * scale.value,
-    })),
+const shapes = computed(() =>
+  bodyShapes(
+    props.drawing.limbs.filter((limb) => !['thigh', 'shank', 'foot'].includes(limb.name)),
+    (spot) => at(spot[1], spot[2]),
+    scale.value,
+    props.vest,
+  ),
 )
 const roomy = computed(
   () => props.width / 2 - Math.max(...props.drawing.half_breadth_m) * scale.value > 33,
@@ -58,16 +59,8 @@ const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2])
       :height="Math.max(0, height - level - 1)"
     />
     <g :transform="`rotate(${heel} ${width / 2} ${level})`">
-      <line
-        v-for="(limb, i) in limbs"
-        :key="i"
-        class="limb"
-        :x1="limb.from[0]"
-        :y1="limb.from[1]"
-        :x2="limb.to[0]"
-        :y2="limb.to[1]"
-        :stroke-width="limb.width"
-      />
+      <path v-for="(one, i) in shapes" :key="`edge${i}`" class="edge" :d="one.d" />
+      <path v-for="(one, i) in shapes" :key="i" :class="one.cloth" :d="one.d" />
       <circle class="head" :cx="head[0]" :cy="head[1]" :r="0.09 * scale" />
       <path class="hull" :d="hull" />
     </g>
@@ -106,12 +99,24 @@ const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2])
   stroke: var(--ink);
   stroke-width: 1.6;
 }
-.limb {
-  stroke: var(--skin);
-  stroke-linecap: round;
-  stroke-opacity: 0.85;
+.edge {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.8;
+  stroke-opacity: 0.75;
 }
+.vest {
+  fill: var(--gear-apricot);
+}
+.sleeve {
+  fill: color-mix(in srgb, var(--cloth) 80%, var(--card));
+}
+.skin,
 .head {
   fill: var(--skin);
+}
+.head {
+  stroke: var(--ink);
+  stroke-width: 1;
 }
 </style>

@@ -8,7 +8,8 @@ import { computed, ref, useTemplateRef } from 'vue'
 import type { Between, Boat, Drawing, Figures, SeatPlace, Target } from '@/api/client'
 import type { Units } from '@/kit/units'
 import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from './sheet'
-import { alongRuler, titled } from './things'
+import { alongRuler } from './things'
+import { useZoom } from './useZoom'
 import type { Overlay } from './overlays'
 import AnglerShape from './AnglerShape.vue'
 import AsternView from './AsternView.vue'
@@ -18,6 +19,7 @@ import LoadStrip from './LoadStrip.vue'
 import ClashMarks from './ClashMarks.vue'
 import EnvelopeShapes from './EnvelopeShapes.vue'
 import FittingMarks from './FittingMarks.vue'
+import LabelMarks from './LabelMarks.vue'
 import MeasureLine from './MeasureLine.vue'
 import ReachZones from './ReachZones.vue'
 import RulerMarks from './RulerMarks.vue'
@@ -39,6 +41,8 @@ const props = defineProps<{
   targets: Target[]
   over: Target | null
   between: Between | null
+  /** a life jacket is worn */
+  vest: boolean
 }>()
 const emit = defineEmits<{
   pick: [id: number | null]
@@ -51,14 +55,11 @@ const frame = useTemplateRef<HTMLDivElement>('frame')
 const svg = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(frame)
 
-const sheet = computed(() =>
-  layOut(
-    Math.max(320, width.value),
-    Math.max(420, height.value),
-    props.drawing.x_m[0]!,
-    props.drawing.x_m.at(-1)!,
-  ),
+const ends = computed(() => [props.drawing.x_m[0]!, props.drawing.x_m.at(-1)!] as const)
+const bare = computed(() =>
+  layOut(Math.max(320, width.value), Math.max(420, height.value), ...ends.value),
 )
+const { sheet, percent, about, closer, farther, full, pan, fit } = useZoom(bare, ends)
 const on = (overlay: Overlay) => props.overlays.includes(overlay)
 const chosen = computed(() => props.things.find((thing) => thing.selected))
 const chosenIds = computed(() => new Set(props.things.filter((d) => d.selected).map((d) => d.id)))
@@ -88,13 +89,11 @@ const marks = computed(() => {
     lift: { x: toX(s, a.lift_at[0]), plan: planY(s, a.lift_at[1]), side: sideY(s, a.lift_at[2]) },
   }
 })
+const OPEN_AT = 220 // so near that what lies in something is seen in it, in percent
+const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
 const ordered = computed(() =>
-  [...props.things].sort((a, b) => Number(a.selected) - Number(b.selected) || a.depth - b.depth),
+  [...seen.value].sort((a, b) => Number(a.selected) - Number(b.selected) || a.depth - b.depth),
 )
-const titles = computed(() => ({
-  plan: titled(sheet.value, props.things, 'plan'),
-  side: titled(sheet.value, props.things, 'side'),
-}))
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),
   height: Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
@@ -122,12 +121,50 @@ function toBoat(event: PointerEvent, view: 'plan' | 'side') {
   }
 }
 
+const spotOf = (event: { clientX: number; clientY: number }) => {
+  const box = svg.value?.getBoundingClientRect() ?? { left: 0, top: 0 }
+  return [event.clientX - box.left, event.clientY - box.top] as const
+}
+/** The wheel looks nearer about the pointer; sideways, or with Shift, it moves along the boat. */
+function wheeled(event: WheelEvent): void {
+  const aside = event.shiftKey ? event.deltaY : event.deltaX
+  if (Math.abs(aside) > Math.abs(event.deltaY) || event.shiftKey) return pan(-aside, 0, 'plan')
+  about(Math.exp(-event.deltaY / 400), ...spotOf(event))
+}
+// Fingers and the pointer on the bare sheet: one moves it, two pinch.
+const held = new Map<number, readonly [number, number]>()
+function press(event: PointerEvent): void {
+  emit('pick', null)
+  if (event.button !== 0) return
+  held.set(event.pointerId, spotOf(event))
+  svg.value?.setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent): void {
+  const from = held.get(event.pointerId)
+  if (!from) return
+  const to = spotOf(event)
+  held.set(event.pointerId, to)
+  const other = [...held].find(([id]) => id !== event.pointerId)?.[1]
+  if (!other)
+    return pan(to[0] - from[0], to[1] - from[1], to[1] < sheet.value.planBottom ? 'plan' : 'side')
+  const gap = (a: readonly [number, number]) => Math.hypot(a[0] - other[0], a[1] - other[1])
+  about(gap(to) / Math.max(1, gap(from)), (to[0] + other[0]) / 2, (to[1] + other[1]) / 2)
+}
+const release = (event: PointerEvent) => held.delete(event.pointerId)
+/** Look at what is selected as near as fills a third of the sheet, or at the whole boat again. */
+function fitChosen(): void {
+  if (!chosen.value) return full()
+  const { stand, thing } = chosen.value
+  const [aft, fwd] = alongRuler(chosen.value)
+  fit((aft + fwd) / 2, stand.y_m, stand.base_z_m + thing.height_m / 2, fwd - aft)
+}
+
 /** Put the keyboard on a thing, for those who came from the list. */
 function focusThing(id: number): void {
   svg.value?.querySelector<SVGGElement>(`.plan [data-thing="${id}"]`)?.focus()
 }
 
-defineExpose({ toBoat, focusThing, svg })
+defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChosen })
 </script>
 
 <template>
@@ -139,7 +176,11 @@ defineExpose({ toBoat, focusThing, svg })
       :viewBox="`0 0 ${sheet.width} ${sheet.height}`"
       role="group"
       aria-label="The boat to scale, bow at the left"
-      @pointerdown="emit('pick', null)"
+      @pointerdown="press"
+      @pointermove="drag"
+      @pointerup="release"
+      @pointercancel="release"
+      @wheel.prevent="wheeled"
     >
       <defs>
         <clipPath id="plan-clip">
@@ -196,7 +237,6 @@ defineExpose({ toBoat, focusThing, svg })
           :drawn="ghost"
           view="plan"
           label=""
-          :named="false"
         />
         <ThingShape
           v-for="thing in ordered"
@@ -206,19 +246,25 @@ defineExpose({ toBoat, focusThing, svg })
           view="plan"
           :label="labels.get(thing.id) ?? thing.thing.name"
           :clashing="clashing.has(thing.id)"
-          :named="on('names')"
-          :titled="titles.plan.has(thing.id)"
           @grab="emit('grab', $event, thing.id, 'plan')"
           @key="emit('key', $event, thing.id)"
           @pick="emit('pick', thing.id)"
           @edit="emit('edit', thing.id)"
         />
-        <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="plan" />
+        <AnglerShape
+          v-if="on('legs')"
+          :sheet="sheet"
+          :drawing="drawing"
+          :seat="seat"
+          :vest="vest"
+          view="plan"
+        />
         <g v-if="on('balance') && marks" class="marks">
           <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
         </g>
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" names />
+        <LabelMarks :sheet="sheet" :drawing="drawing" :things="seen" view="plan" leaders />
         <ClashMarks
           :sheet="sheet"
           :clashes="figures.clashes"
@@ -228,12 +274,21 @@ defineExpose({ toBoat, focusThing, svg })
         />
         <MeasureLine v-if="between" :sheet="sheet" :between="between" :units="units" view="plan" />
         <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
-        <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 17">starboard</text>
-        <text class="bearing" :x="sheet.width - 10" :y="sheet.planBottom - 8">port</text>
+        <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 15">starboard</text>
+        <text class="bearing start" x="12" :y="sheet.planBottom - 6">
+          port: your left, facing the bow
+        </text>
       </g>
 
       <g class="side" clip-path="url(#side-clip)">
-        <AnglerShape v-if="on('legs')" :sheet="sheet" :drawing="drawing" :seat="seat" view="side" />
+        <AnglerShape
+          v-if="on('legs')"
+          :sheet="sheet"
+          :drawing="drawing"
+          :seat="seat"
+          :vest="vest"
+          view="side"
+        />
         <ThingShape
           v-for="ghost in ghosts"
           :key="`ghost${ghost.id}`"
@@ -241,7 +296,6 @@ defineExpose({ toBoat, focusThing, svg })
           :drawn="ghost"
           view="side"
           label=""
-          :named="false"
         />
         <ThingShape
           v-for="thing in ordered"
@@ -250,11 +304,16 @@ defineExpose({ toBoat, focusThing, svg })
           :drawn="thing"
           view="side"
           :label="labels.get(thing.id) ?? thing.thing.name"
-          :named="false"
-          :titled="titles.side.has(thing.id)"
           @grab="emit('grab', $event, thing.id, 'side')"
         />
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />
+        <LabelMarks
+          :sheet="sheet"
+          :drawing="drawing"
+          :things="seen"
+          view="side"
+          :leaders="on('names')"
+        />
         <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="side" />
         <ClashMarks
           :sheet="sheet"
@@ -274,6 +333,7 @@ defineExpose({ toBoat, focusThing, svg })
         <AsternView
           :drawing="drawing"
           :afloat="figures.afloat"
+          :vest="vest"
           :width="inset.width"
           :height="inset.height"
         />
@@ -325,5 +385,8 @@ svg {
 .bearing {
   font-size: 11px;
   text-anchor: end;
+}
+.start {
+  text-anchor: start;
 }
 </style>

@@ -12,7 +12,7 @@ const props = defineProps<{
   front?: boolean
 }>()
 
-/** Water plane on the centreline, carried on past both ends of the boat. */
+/** Water plane on the centerline, carried on past both ends of the boat. */
 const surface = computed<[Point, Point] | null>(() => {
   const a = props.afloat
   const { x_m } = props.drawing

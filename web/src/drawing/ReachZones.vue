@@ -15,8 +15,8 @@ const close = (edge: Edge): string =>
   )
 const bowmost = (edge: Edge): number => edge.reduce((far, [x]) => Math.max(far, x), 0)
 const labels = computed(() => [
-  { text: 'in hand', x: toX(props.sheet, bowmost(props.drawing.hand_zone)) + 42 },
-  { text: 'with a lean or twist', x: toX(props.sheet, bowmost(props.drawing.lean_zone)) },
+  { text: 'within reach', x: toX(props.sheet, bowmost(props.drawing.hand_zone)) + 42 },
+  { text: 'lean or twist needed', x: toX(props.sheet, bowmost(props.drawing.lean_zone)) },
 ])
 </script>
 

@@ -7,7 +7,7 @@ export const OVERLAYS: { key: Overlay; label: string }[] = [
   { key: 'stroke', label: 'Stroke' },
   { key: 'legs', label: 'Legs' },
   { key: 'cast', label: 'Cast' },
-  { key: 'remount', label: 'Remount' },
+  { key: 'remount', label: 'Climb in' },
   { key: 'sight', label: 'Sight' },
   { key: 'balance', label: 'Balance' },
 ]

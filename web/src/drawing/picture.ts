@@ -17,6 +17,7 @@ const STYLES = [
   'text-anchor',
   'paint-order',
   'font-variant-numeric',
+  'vector-effect',
 ]
 
 /** Save what `svg` shows under a plain file name. */

@@ -23,14 +23,28 @@ export interface Sheet {
 const RULER = 40
 const MARGIN_LEFT = 34
 const MARGIN_RIGHT = 30
-const STRIP_SHARE = 0.24
+const STRIP_SHARE = 0.2
+
+/** Looked at `k` times as near, with the views moved by so many pixels. */
+export interface Nearer {
+  k: number
+  along: number
+  plan: number
+  side: number
+}
 
 /** Lay out a sheet of the given size for a hull `aft_m` to `bow_m`; heights in pixels. */
-export function layOut(width: number, height: number, aft_m: number, bow_m: number): Sheet {
+export function layOut(
+  width: number,
+  height: number,
+  aft_m: number,
+  bow_m: number,
+  nearer: Nearer = { k: 1, along: 0, plan: 0, side: 0 },
+): Sheet {
   const scale = Math.max(20, (width - MARGIN_LEFT - MARGIN_RIGHT) / (bow_m - aft_m))
   const drawn = height - RULER
   const strip = Math.max(120, drawn * STRIP_SHARE)
-  const plan = Math.min((drawn - strip) * 0.46, 1.25 * scale)
+  const plan = Math.min((drawn - strip) * 0.48, 1.4 * scale)
   const side = drawn - strip - plan
   const planTop = RULER
   const sideTop = planTop + plan
@@ -38,15 +52,15 @@ export function layOut(width: number, height: number, aft_m: number, bow_m: numb
   return {
     width,
     height,
-    scale,
+    scale: scale * nearer.k,
     bow_x_m: bow_m,
-    left: MARGIN_LEFT,
+    left: MARGIN_LEFT + nearer.along,
     planTop,
-    planMiddle: planTop + plan / 2,
+    planMiddle: planTop + plan / 2 + nearer.plan,
     planBottom: sideTop,
     sideTop,
     // The angler's head sets how much is needed above the hull; the rest is water below.
-    sideBase: sideTop + Math.min(side - 34, 1.33 * scale),
+    sideBase: sideTop + Math.min(side - 34, 1.33 * scale) + nearer.side,
     sideBottom: stripTop,
     stripTop,
     stripBottom: height,

@@ -70,9 +70,6 @@ export function alongRuler(d: Drawn): [number, number] {
   return [Math.min(...ends), Math.max(...ends)]
 }
 
-const LETTER_PX = 5.4
-const LINE_PX = 12
-
 /** Corners of a box on the sheet, in either view. */
 export function corners(s: Sheet, d: Drawn, view: 'plan' | 'side'): Point[] {
   if (view === 'plan') return planCorners(s, d)
@@ -88,49 +85,59 @@ export function corners(s: Sheet, d: Drawn, view: 'plan' | 'side'): Point[] {
   ]
 }
 
-interface Label {
-  text: string
-  left: number
-  middle: number
+const CM = 0.01
+
+/** How an item's picture is put on the sheet, and the size it is drawn for, in cm. */
+export interface LaidOut {
+  transform: string
+  l: number
+  w: number
+  h: number
+  /** the lesser side of it on the screen */
+  small_px: number
 }
 
-/** Where the name of a box is written, and as much of it as fits in. */
-export function labelOf(s: Sheet, d: Drawn, view: 'plan' | 'side'): Label {
-  const xs = corners(s, d, view).map(([x]) => x)
-  const ys = corners(s, d, view).map(([, y]) => y)
-  const left = Math.min(...xs)
-  const text = fitting(d.thing.name, Math.max(...xs) - left - 8)
-  return { text, left: left + 5, middle: (Math.min(...ys) + Math.max(...ys)) / 2 }
-}
-
-/** Whose names can be written without running into each other, what is chosen and large first. */
-export function titled(s: Sheet, things: Drawn[], view: 'plan' | 'side'): Set<number> {
-  const size = (d: Drawn) => d.thing.length_m * d.thing.width_m + (d.selected ? 100 : 0) - d.depth
-  const taken: [number, number, number][] = []
-  const found = new Set<number>()
-  for (const one of things.filter((d) => !isLong(d.thing)).sort((a, b) => size(b) - size(a))) {
-    const { text, left, middle } = labelOf(s, one, view)
-    const right = left + text.length * LETTER_PX
-    const clear = taken.every(
-      ([l, r, m]) => right < l || left > r || Math.abs(middle - m) > LINE_PX,
-    )
-    if (!text || !clear) continue
-    taken.push([left, right, middle])
-    found.add(one.id)
+/** A picture's own axes, see `gear/parts`, as they lie on the sheet. */
+export function laidOut(s: Sheet, d: Drawn, view: 'plan' | 'side'): LaidOut {
+  const { length_m, width_m, height_m } = d.thing
+  const [turn, tilt] = [d.stand.turn_deg * RAD, d.stand.tilt_deg * RAD]
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
+  const k = s.scale * CM
+  const x = toX(s, d.stand.x_m)
+  const w = width_m / CM
+  const h = height_m / CM
+  if (isLong(d.thing)) {
+    if (view === 'plan') {
+      const l = (length_m * Math.abs(Math.cos(tilt))) / CM
+      const way = Math.cos(tilt) < 0 ? -1 : 1
+      const axes = [-k * cos * way, k * sin * way, k * sin, k * cos]
+      return { transform: matrix(axes, x, planY(s, d.stand.y_m)), l, w, h, small_px: w * k }
+    }
+    const [along, up] = [cos * Math.cos(tilt), Math.sin(tilt)]
+    const far = Math.hypot(along, up)
+    const [ux, uz] = far > 1e-6 ? [along / far, up / far] : [1, 0]
+    const axes = [-k * ux, -k * uz, k * uz, -k * ux]
+    const l = (length_m * far) / CM
+    const at_y = sideY(s, d.stand.base_z_m)
+    return { transform: matrix(axes, x, at_y), l, w: h, h: w, small_px: h * k }
   }
-  return found
+  if (view === 'plan') {
+    const l = length_m / CM
+    const axes = [-k * cos, k * sin, k * sin, k * cos]
+    return {
+      transform: matrix(axes, x, planY(s, d.stand.y_m)),
+      l,
+      w,
+      h,
+      small_px: Math.min(l, w) * k,
+    }
+  }
+  const l = (2 * halfAlong(d)) / CM
+  const across = (length_m * Math.abs(sin) + width_m * Math.abs(cos)) / CM
+  const axes = [cos < -1e-9 ? k : -k, 0, 0, -k]
+  const at_y = sideY(s, d.stand.base_z_m)
+  return { transform: matrix(axes, x, at_y), l, w: across, h, small_px: Math.min(l, h) * k }
 }
 
-/** As much of a name as fits `px`, by whole words and then by letters; nothing under 3 letters. */
-export function fitting(name: string, px: number): string {
-  const most = Math.floor(px / LETTER_PX)
-  if (name.length <= most) return name
-  const words = name.split(/[ ,]+/)
-  let text = words[0] ?? ''
-  for (const word of words.slice(1)) {
-    if (text.length + 1 + word.length > most) break
-    text += ` ${word}`
-  }
-  if (text.length <= most) return text
-  return most >= 4 ? `${text.slice(0, most - 1)}…` : ''
-}
+const matrix = (axes: number[], x: number, y: number): string =>
+  `matrix(${axes.map((one) => one.toFixed(4)).join(' ')} ${x.toFixed(2)} ${y.toFixed(2)})`

@@ -12,4 +12,8 @@ export interface Drawn {
   ghost: boolean
   /** how many things it stands on or in; those are drawn first */
   depth: number
+  /** how many items lie inside it */
+  holds: number
+  /** shut away in something that is not looked into now */
+  hidden: boolean
 }

@@ -3,10 +3,10 @@ import type { Aboard, Schemas, Thing, Verdict } from '@/api/client'
 import { show, type Kind, type Units } from './units'
 
 export const VERDICT_WORD: Record<Verdict, string> = {
-  fine: 'fine',
-  watch: 'watch',
-  fix: 'fix',
-  stop: 'stop',
+  fine: 'OK',
+  watch: 'Watch',
+  fix: 'Fix',
+  stop: 'No-go',
 }
 
 /** Trim is positive bow up; people name the end that is down. */
@@ -26,16 +26,16 @@ export function listWords(heel_deg: number): string {
 /** y is positive to port. */
 export function sideWords(y_m: number, units: Units): string {
   const size = show(Math.abs(y_m), 'length', units, 0)
-  if (Math.abs(y_m) < 0.005) return 'on the centreline'
+  if (Math.abs(y_m) < 0.005) return 'on the centerline'
   return `${size} to ${y_m > 0 ? 'port' : 'starboard'}`
 }
 
 export const ZONE_WORD: Record<Aboard['zone'], string> = {
-  hand: 'in hand',
-  lean: 'with a lean',
-  twist: 'with a twist',
-  leave: 'out of the seat',
-  ashore: 'ashore only',
+  hand: 'within reach',
+  lean: 'lean needed',
+  twist: 'twist needed',
+  leave: 'you leave the seat for it',
+  ashore: "can't be reached on the water",
 }
 
 /** Short enough for a list row. */
@@ -44,7 +44,7 @@ export const ZONE_TAG: Record<Aboard['zone'], string> = {
   lean: 'lean',
   twist: 'twist',
   leave: 'leave',
-  ashore: 'ashore',
+  ashore: 'no reach',
 }
 
 /** A thing and where it is, for those who cannot see the drawing. */
@@ -82,7 +82,7 @@ const FIELD: Record<string, string> = {
   chine: 'Turn of the bilge',
   hull_mass_kg: 'Weight of the boat',
   rated_kg: "Maker's rating",
-  working_share: 'Working share',
+  working_share: 'Working load',
   stature_m: 'Height of the angler',
   angler_mass_kg: 'Weight of the angler',
   wall_to_fingertip_m: 'Wall to fingertips',
@@ -99,7 +99,7 @@ const FIELD: Record<string, string> = {
   width_m: 'Width',
   height_m: 'Height',
   x_m: 'Distance from the bow',
-  y_m: 'Distance from the centreline',
+  y_m: 'Distance from the centerline',
   z_m: 'Height',
   turn_deg: 'Turn',
   tilt_deg: 'Tilt',
@@ -112,16 +112,16 @@ const FIELD: Record<string, string> = {
   floor_z_m: 'Floor height',
   rim_z_m: 'Rim height',
   bottom_beam_m: 'Breadth of the bottom',
-  low_beam_m: 'Breadth 10 cm over the floor',
-  low_beam_fore_m: 'Breadth 10 cm over the floor, fore quarter',
-  low_beam_aft_m: 'Breadth 10 cm over the floor, aft quarter',
+  low_beam_m: 'Breadth 10 cm above the ground',
+  low_beam_fore_m: 'Breadth 10 cm above the ground, bow quarter',
+  low_beam_aft_m: 'Breadth 10 cm above the ground, stern quarter',
   hollow_m: 'Hollow or rise of the bottom',
   stern_beam_m: 'Breadth of the transom',
   load_kg: 'Weight aboard',
   load_x_m: 'Where it sits',
   load_z_m: 'Height of the weight',
   marks: 'Water marks',
-  freeboard_m: 'Gunwale over the water',
+  freeboard_m: 'Freeboard',
   readings: 'Tilt readings',
   offset_m: 'Distance off the middle',
   heel_deg: 'Angle read',
@@ -180,5 +180,8 @@ export function againstLimit(one: Schemas['Finding'], units: Units): string {
 export function clashWords(one: Schemas['Clash'], units: Units): string {
   const size = show(Math.abs(one.gap_m), 'length', units, 1)
   const near = one.gap_m < 0 ? `${size} into ${one.what}` : `only ${size} from ${one.what}`
-  return `${near}; clear ${told(one.clear.text, one.clear.amounts ?? [], units)}`
+  return `${near}. ${told(one.clear.text, one.clear.amounts ?? [], units)}`
 }
+
+/** So many items. */
+export const counted = (count: number): string => `${count} ${count === 1 ? 'item' : 'items'}`

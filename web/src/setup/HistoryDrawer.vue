@@ -23,7 +23,7 @@ watch(
 <template>
   <el-drawer v-model="open" title="History" size="340">
     <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
-    <p v-if="!steps.length" class="soft">Nothing has been done to this setup yet.</p>
+    <p v-if="!steps.length" class="soft">No changes to this setup yet.</p>
     <ol v-else data-testid="history">
       <li v-for="one in steps" :key="one.number" :class="{ undone: !one.in_force }">
         <button type="button" @click="store.goTo(one.number)">

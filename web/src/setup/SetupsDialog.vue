@@ -6,6 +6,7 @@ import { useLook } from './look'
 import type { Trip } from './changing'
 import { useSetup } from './useSetup'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import { counted } from '@/kit/words'
 
 const open = defineModel<boolean>({ required: true })
 const store = useSetup()
@@ -119,7 +120,7 @@ const take = () =>
       (await ask(api.POST('/api/v1/setups/import', { body: { text: file.value } }))) as SetupState,
     )
     plan.value = null
-    told.value = 'Taken in; this is it.'
+    told.value = 'Imported; you are looking at it.'
   })
 </script>
 
@@ -217,13 +218,12 @@ const take = () =>
           plan.same_name ? ' (there is one of that name; both are kept)' : ''
         }}
         on {{ plan.boat }}, {{ plan.boat_is_new ? 'a new boat' : 'a boat you have' }}, with
-        {{ plan.angler }}{{ plan.angler_is_new ? ', new' : '' }}. {{ plan.known_things }} things are
-        yours already, {{ plan.new_things.length }} are new{{
-          plan.new_things.length ? `: ${plan.new_things.join(', ')}` : ''
-        }}.
+        {{ plan.angler }}{{ plan.angler_is_new ? ', new' : '' }}. You have
+        {{ counted(plan.known_things) }} of it already; new: {{ plan.new_things.length
+        }}{{ plan.new_things.length ? `: ${plan.new_things.join(', ')}` : '' }}.
       </p>
       <el-button size="small" type="primary" data-testid="setup-take" @click="take"
-        >Take it in</el-button
+        >Import</el-button
       >
     </div>
     <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>

@@ -103,7 +103,7 @@ async function start(): Promise<void> {
         <el-option v-for="one in BOTTOMS" :key="one.value" :value="one.value" :label="one.label" />
       </el-select>
       <p class="where">look along it from the stern</p>
-      <span>One sits</span>
+      <span>You sit</span>
       <ChoiceGroup
         :model-value="draft.sit_in ? 'in' : 'on'"
         label="On top or inside"

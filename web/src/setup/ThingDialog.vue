@@ -8,6 +8,8 @@ import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import InstrumentReading from '@/kit/InstrumentReading.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
+import GearPicture from '@/drawing/GearPicture.vue'
+import { PICTURES } from '@/drawing/gear'
 import {
   BLANK,
   FIXINGS,
@@ -92,7 +94,7 @@ const other = computed(() =>
 </script>
 
 <template>
-  <el-dialog v-model="open" :title="thing ? thing.name : 'Add a thing'" width="560" align-center>
+  <el-dialog v-model="open" :title="thing ? thing.name : 'Add item'" width="560" align-center>
     <form class="form" @submit.prevent="emit('save', thingOf(draft), base)">
       <label for="thing-name">Name</label>
       <div>
@@ -187,8 +189,8 @@ const other = computed(() =>
       <select v-model="draft.use" aria-label="How often it is used" class="pick">
         <option v-for="one in USES" :key="one">{{ one }}</option>
       </select>
-      <span>Fixed by</span>
-      <select v-model="draft.fixing.by" aria-label="How it is fixed" class="pick">
+      <span>Mounted with</span>
+      <select v-model="draft.fixing.by" aria-label="What it is mounted with" class="pick">
         <option v-for="one in FIXINGS" :key="one">{{ one }}</option>
       </select>
       <span>It is</span>
@@ -238,6 +240,14 @@ const other = computed(() =>
         <option :value="null">of the gear</option>
         <option v-for="one in PARTS" :key="one" :value="one">the {{ one }}</option>
       </select>
+      <span>Drawn as</span>
+      <div class="drawn">
+        <select v-model="draft.picture" aria-label="How it is drawn" class="pick">
+          <option :value="null">what it is</option>
+          <option v-for="one in PICTURES" :key="one" :value="one">{{ one }}</option>
+        </select>
+        <GearPicture :thing="thingOf(draft)" :wide="64" :high="34" />
+      </div>
       <span>Serves as</span>
       <div class="flags" role="group" aria-label="Which of the basics it serves as">
         <label v-for="one in SERVICES" :key="one"
@@ -288,7 +298,7 @@ const other = computed(() =>
       <el-input id="thing-notes" v-model="draft.notes" size="small" maxlength="2000" />
       <p v-if="other" class="why wide" role="alert">{{ other }}</p>
       <div class="acts">
-        <el-button v-if="thing" size="small" @click="emit('strike')">Strike off</el-button>
+        <el-button v-if="thing" size="small" @click="emit('strike')">Delete</el-button>
         <span class="push" />
         <el-button size="small" @click="open = false">Cancel</el-button>
         <el-button size="small" type="primary" native-type="submit" data-testid="save-thing">

@@ -12,6 +12,7 @@ import type {
 } from '@/api/client'
 import type { paths } from '@/api/schema'
 import type { Call, Edit } from './outbox'
+import { counted } from '@/kit/words'
 import { patchOf } from './patch'
 
 type Change = (label: string, call: Call) => Promise<boolean>
@@ -104,7 +105,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     change(angler.name, call('post', '/api/v1/setups/{setup_id}/crew', { angler }))
 
   const putDemands = (demands: DemandNumbers, before: DemandNumbers) =>
-    edit('the demands', [['setup', null, { demands: before }, { demands }]])
+    edit('the situations', [['setup', null, { demands: before }, { demands }]])
 
   /** A new thing, or what was changed of one since `before`. */
   const putThing = (id: number | null, thing: Thing, before: Thing | null) =>
@@ -115,13 +116,13 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   /** Several things at once, as one step of the history. */
   const editThings = (things: readonly [id: number, before: Thing, after: Thing][]) =>
     edit(
-      things.length === 1 ? things[0]![2].name : `${things.length} things`,
+      things.length === 1 ? things[0]![2].name : `${things.length} items`,
       things.map(([id, before, after]) => ['thing', id, before, after]),
     )
 
   const addThings = (things: Thing[]) =>
     change(
-      things.length === 1 ? things[0]!.name : `${things.length} things`,
+      things.length === 1 ? things[0]!.name : `${things.length} items`,
       call('put', '/api/v1/setups/{setup_id}/things', {
         things: things.map((thing) => ({ thing_id: null, thing })),
       }),
@@ -131,7 +132,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     change('the table', call('post', '/api/v1/setups/{setup_id}/gear/import', { text, take_good }))
 
   const dropThing = (id: number) =>
-    change(`striking off ${nameOf(id)}`, {
+    change(`deleting ${nameOf(id)}`, {
       ...call('delete', '/api/v1/setups/{setup_id}/things/{thing_id}', undefined, {}),
       path: `/api/v1/setups/{setup_id}/things/${id}`,
     } as Call)
@@ -139,7 +140,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   /** Several things put, moved or taken ashore, as one step of the history. */
   const putPlaces = (verb: Verb, places: [number, Place | null][]) =>
     edit(
-      `${verb.toLowerCase()}: ${places.length} things`,
+      `${verb.toLowerCase()}: ${counted(places.length)}`,
       places.map(([id, place]) => ['place', id, newest.place(id), place]),
       `${verb}: ${nameOf(places[0]![0])}${places.length > 1 ? ` and ${places.length - 1} more` : ''}`,
     )

@@ -121,12 +121,13 @@ def require_tape(tape: Tape) -> None:
         (
             "bow_height_m",
             depth <= tape.bow_height_m <= 1.2,
-            "the bow's height off the floor must be at least the depth amidships, at most 120 cm",
+            "the bow's height off the ground must be at least the depth amidships, at most 120 cm",
         ),
         (
             "stern_height_m",
             depth <= tape.stern_height_m <= 1.2,
-            "the stern's height off the floor must be at least the depth amidships, at most 120 cm",
+            "the stern's height off the ground must be at least the depth amidships, at "
+            "most 120 cm",
         ),
         (
             "rocker_bow_m",

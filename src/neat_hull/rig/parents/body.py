@@ -36,7 +36,7 @@ def _play(_setup: Setup, _thing: Thing, _on: OnBody, _turn_deg: float) -> Play:
 
 
 def _why_not(places: Places, thing_id: int, _: OnBody) -> WhyNot | None:
-    return None if places.setup.things[thing_id].worn else no("it is not a thing that is worn")
+    return None if places.setup.things[thing_id].worn else no("it is not something you wear")
 
 
 def _put(

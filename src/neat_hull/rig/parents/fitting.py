@@ -111,7 +111,7 @@ def _why_not(places: Places, thing_id: int, on: OnFitting) -> WhyNot | None:
     thing, one = places.setup.things[thing_id], fitting_of(places.setup, on)
     if isinstance(one, FlushTube):
         if not (thing.long or thing.fixing.by == "flush tube"):
-            return no(f"it is fixed by {thing.fixing.by}; {one.name} takes a butt")
+            return no(f"it is mounted with {thing.fixing.by}; {one.name} takes a butt")
         return taken(places, thing_id, OnFitting(name=one.name, where="in"), one.name)
     if isinstance(one, Hatch):
         return _why_hatch(thing, one)
@@ -120,7 +120,7 @@ def _why_not(places: Places, thing_id: int, on: OnFitting) -> WhyNot | None:
             return None if takes(thing) else no(f"{one.name} takes {words}")
     for kind, (fixings, words) in _MOUNTED.items():
         if isinstance(one, kind) and thing.fixing.by not in fixings:
-            return no(f"it is fixed by {thing.fixing.by}; {one.name} takes {words}")
+            return no(f"it is mounted with {thing.fixing.by}; {one.name} takes {words}")
     return None
 
 

@@ -45,7 +45,7 @@ def _why_not(places: Places, thing_id: int, on: OnSeat) -> WhyNot | None:
     setup = places.setup
     thing = setup.things[thing_id]
     if on.where == "on":
-        return None if thing.part == "seat" else no("somebody sits there")
+        return None if thing.part == "seat" else no("you sit there")
     if on.where == "under":
         under = setup.seat.z_m - places.hull.support_z_m(setup.seat.x_m + 0.1, 0.0)
         high = thing.give * thing.height_m

@@ -112,7 +112,7 @@ def _why_not(places: Places, thing_id: int, on: OnThing) -> WhyNot | None:
     thing, other = places.setup.things[thing_id], places.setup.things[on.thing]
     if other.long:
         takes = thing.fixing.by in ("ball", "track bolt", "flush tube")
-        return None if takes else no(f"it is fixed by {thing.fixing.by}; an arm takes a ball")
+        return None if takes else no(f"it is mounted with {thing.fixing.by}; an arm takes a ball")
     if on.where == "in" and other.inner_m is not None:
         return _why_inside(places, thing_id, on.thing)
     if on.where == "in":

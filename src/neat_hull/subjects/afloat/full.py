@@ -120,7 +120,7 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
         ),
         (
             "Least freeboard",
-            "the lowest place of the gunwale over the water",
+            "the lowest place of the gunwale above the water",
             rest.least_freeboard_m,
             "length",
             "wells",
@@ -153,7 +153,7 @@ def _terms(rigged: Rigged, settled: hydrostatics.Settled, found: Stability) -> l
         ("BM", "what the breadth of the waterplane adds", up.bm_m, "length", "gm"),
         ("KG", "height of the weight", up.kg_m, "length", "gm"),
         ("Free surface", "what running liquids take from GM", up.free_surface_m, "length", "gm"),
-        ("GM", "steadiness against the first degrees of a lean", up.gm_m, "length", "gm"),
+        ("GM", "stability against the first degrees of heel", up.gm_m, "length", "gm"),
         ("GM lengthwise", "the same against pitching", up.gm_l_m, "length", "trim"),
         ("Greatest GZ", "the most it can push back with", found.greatest_gz_m, "length", "gm"),
         ("Energy", "work to push it to its first limit", found.energy_j, "energy", "gm"),
@@ -208,12 +208,12 @@ def _by_load(ev: Evaluated) -> LoadCurves:
         gm_m=gm_m.tolist(),
         today_kg=today,
         capacities=[
-            Capacity(school="rating", carried_kg=boat.rated_kg, reason="a hard stop"),
+            Capacity(school="rating", carried_kg=boat.rated_kg, reason="No-go past this"),
             Capacity(school="working share", carried_kg=working, reason=ev.table["share"].reason),
             Capacity(
                 school="freeboard",
                 carried_kg=_falls_to(carried_kg, freeboard, target),
-                reason=f"the gunwale {100 * target:.0f} cm over the water",
+                reason=f"freeboard {100 * target:.0f} cm",
             ),
             Capacity(
                 school="dry floors",

@@ -36,8 +36,8 @@ def to_one_side(ev: Evaluated) -> How:
     rest, up, loads = found.equilibrium, found.upright, ev.rigged.loads
     off = float(loads.solid_centre_m[1])
     how = How(
-        title="Lean at rest (list)",
-        plain="Weight off the middle leans the boat until the lift has moved as far. "
+        title="List (heel at rest)",
+        plain="Weight off the middle heels the boat until the lift has moved as far. "
         + ev.table["list"].reason,
         formula="(r_B − r_G)·t = 0;  for small angles tan φ ≈ off-centre moment ÷ (M·GM)",
         rows=[
@@ -57,15 +57,15 @@ def gm(ev: Evaluated) -> How:
     """The metacentric height."""
     up = at_rest_or_raise(ev).upright
     how = How(
-        title="Steadiness (metacentric height, GM)",
-        plain="How hard the boat pushes back against the first degrees of a lean, seated. "
-        + ev.table["gm"].reason,
+        title="Stability (metacentric height, GM)",
+        plain="How hard the boat pushes back against the first degrees of heel, with you "
+        "seated. " + ev.table["gm"].reason,
         formula="GM = KB + BM − KG − Σρi ÷ M,  BM = I ÷ V",
         rows=[
             *common(ev),
-            HowRow(label="Centre of lift over the bottom (KB)", value=up.kb_m, kind="length"),
+            HowRow(label="Centre of lift above the bottom (KB)", value=up.kb_m, kind="length"),
             HowRow(label="Waterplane's part (BM)", value=up.bm_m, kind="length"),
-            HowRow(label="Centre of weight over the bottom (KG)", value=up.kg_m, kind="length"),
+            HowRow(label="Centre of weight above the bottom (KG)", value=up.kg_m, kind="length"),
             HowRow(label="Raised by running liquids", value=up.free_surface_m, kind="length"),
             HowRow(label="GM", value=up.gm_m, kind="length"),
         ],

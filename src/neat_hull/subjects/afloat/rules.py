@@ -12,7 +12,10 @@ from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.afloat.figures import afloat, why_not_afloat
 
-PASSIVE = "The figure is the passive boat; try it in shallow warm water near shore, with help."
+PASSIVE = (
+    "The figure is the boat alone, with nobody balancing. "
+    "Try it in warm shallow water near shore, with help."
+)
 _ABOVE_M = 0.05  # over the gunwale and more counts as high
 _HEAVY_KG = 0.5
 _MIDDLE_SHARE = 0.30  # of the length, either way from where the boat sinks level
@@ -25,9 +28,9 @@ def does_not_float(ev: Evaluated) -> Iterable[Found]:
     if why is not None:
         yield Found(
             "stop",
-            Said.of(f"With this the boat {why}"),
-            "There is no figure afloat for a boat that does not stay up.",
-            Said.of("take the heaviest things ashore"),
+            Said.of("The boat can't carry this"),
+            f"With this aboard it {why}.",
+            Said.of("Take the heaviest items ashore"),
             badness=1.0,
         )
 
@@ -39,15 +42,15 @@ def bow_or_stern_down(ev: Evaluated) -> Iterable[Found]:
     if lie is None or rest is None or band is None:
         return
     trim = lie.trim_deg
-    end, other = ("stern", "forward") if trim > 0 else ("bow", "aft")
+    end, other = ("stern", "bow") if trim > 0 else ("bow", "stern")
     over = np.radians(max(abs(trim) - ev.table["trim"].fine, 0.0))
     moment = over * rest.upright.gm_l_m * ev.rigged.loads.total_kg
     yield from against(
         ev,
         "trim",
         abs(trim),
-        Said.of(f"{{}} {end} down", angle=abs(trim)),
-        Said.of(f"{{}} of weight moved {other}", moment=float(moment)),
+        Said.of(f"Trim: {{}} {end} down", angle=abs(trim)),
+        Said.of(f"Move weight toward the {other}: {{}}", moment=float(moment)),
         band=band.trim_deg,
     )
 
@@ -63,8 +66,8 @@ def to_one_side(ev: Evaluated) -> Iterable[Found]:
         ev,
         "list",
         abs(lie.heel_deg),
-        Said.of(f"Leans {{}} to {side}", angle=abs(lie.heel_deg)),
-        Said.of(f"{{}} of weight moved to {other}", moment=abs(lie.offset_moment_kg_m)),
+        Said.of(f"List: {{}} to {side}", angle=abs(lie.heel_deg)),
+        Said.of(f"Move weight to {other}: {{}}", moment=abs(lie.offset_moment_kg_m)),
         band=band.list_deg,
     )
 
@@ -80,8 +83,8 @@ def unsteady_seated(ev: Evaluated) -> Iterable[Found]:
         ev,
         "gm",
         lie.gm_m,
-        Said.of("GM is only {}", length=lie.gm_m),
-        Said.of("{} of weight lowered, or the seat", moment=short * ev.rigged.loads.total_kg),
+        Said.of("Stability (GM): only {}", length=lie.gm_m),
+        Said.of("Lower weight, or the seat: {}", moment=short * ev.rigged.loads.total_kg),
         band=band.gm_m,
         caution=PASSIVE,
     )
@@ -98,8 +101,8 @@ def seat_high(ev: Evaluated) -> Iterable[Found]:
         ev,
         "seat height",
         high,
-        Said.of("The seat stands {} over the floor", length=high),
-        Said.of("{} lower", length=over),
+        Said.of("Seat: {} above the floor", length=high),
+        Said.of("Lower the seat {}", length=over),
         where="At the seat",
     )
 
@@ -118,8 +121,10 @@ def heavy_and_high(ev: Evaluated) -> Iterable[Found]:
                 ev,
                 "high",
                 kg * up,
-                Said.of("{} stands {} over the gunwale", mass=kg, length=up),
-                Said.of("{} lower", length=up),
+                Said.of(
+                    f"{ev.name(stowed.thing_id)}: {{}}, {{}} above the gunwale", mass=kg, length=up
+                ),
+                Said.of("Lower it {}", length=up),
                 thing_id=stowed.thing_id,
             )
 
@@ -141,9 +146,11 @@ def heavy_at_an_end(ev: Evaluated) -> Iterable[Found]:
                 "ends",
                 row.carries_kg * out,
                 Said.of(
-                    f"{{}} far toward the {'bow' if x > middle else 'stern'}", mass=row.carries_kg
+                    f"{ev.name(row.thing_id)}: {{}} far toward the "
+                    f"{'bow' if x > middle else 'stern'}",
+                    mass=row.carries_kg,
                 ),
-                Said.of("{} nearer to the middle", length=beyond),
+                Said.of("Move it {} toward the middle", length=beyond),
                 thing_id=row.thing_id,
             )
 

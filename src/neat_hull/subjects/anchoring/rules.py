@@ -34,9 +34,9 @@ def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
     if anchors and not _cleats(ev):
         yield Found(
             "watch",
-            Said.of("Where the anchor line is made fast is not known"),
-            "Whether it can be let go, and how it pulls, hang on that one place.",
-            Said.of("measure the cleat or trolley, and add it under Boat"),
+            Said.of("Anchor line: where it is tied off is not known"),
+            "Whether you can let it go, and how it pulls on the boat, depends on that one place.",
+            Said.of("Measure the cleat or trolley, and add it on the Boat screen"),
             badness=1.0,
             thing_id=anchors[0],
             caution=NEVER,
@@ -56,10 +56,11 @@ def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
             clear = _MIDDLE_SHARE * hull.length_m - off
             yield Found(
                 "watch",
-                Said.of(f"{cleat.name} is at the beam"),
-                "A line that pulls amidships turns the boat broadside and then over; lead it to "
-                "the bow or stern by a trolley.",
-                Said.of("led {} farther toward an end", length=clear),
+                Said.of(f"{cleat.name}: at the side, amidships"),
+                "A line that pulls from the side turns the boat broadside, and then over.",
+                Said.of(
+                    "Lead the line {} farther toward the bow or stern, by a trolley", length=clear
+                ),
                 badness=clear,
                 part=cleat.name,
                 where=ev.whereabouts(cleat.x_m, cleat.y_m),
@@ -85,11 +86,11 @@ def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     turns = ways[near].zone.value == "twist"
     yield Found(
         "fix" if turns else "stop",
-        Said.of("The anchor line is let go with a twist")
+        Said.of("Anchor line: you have to twist to let it go")
         if turns
-        else Said.of("The anchor line cannot be let go from the seat: {} short", length=short),
-        "In a current the boat is pulled under by a line that nobody comes to.",
-        Said.of("a cleat {} nearer, or a trolley to the seat", length=short),
+        else Said.of("Anchor line: {} out of reach from the seat", length=short),
+        "In a current, a line you can't let go pulls the boat under.",
+        Said.of("Move the cleat {} nearer, or fit a trolley that reaches the seat", length=short),
         badness=1 + short,
         thing_id=anchors[0],
         where=ev.whereabouts(cleat.x_m, cleat.y_m),
@@ -114,10 +115,8 @@ def anchored_by_the_stern(ev: Evaluated) -> Iterable[Found]:
             ev,
             "freeboard",
             reading.freeboard_m,
-            Said.of(
-                "Anchored by the stern the gunwale is {} over the water", length=reading.freeboard_m
-            ),
-            Said.of("lead the line to the bow"),
+            Said.of("Anchored by the stern: freeboard {}", length=reading.freeboard_m),
+            Said.of("Lead the line to the bow"),
             thing_id=anchors[0],
             caution=NEVER,
         )

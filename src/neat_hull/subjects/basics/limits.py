@@ -5,7 +5,8 @@ from neat_hull.rig.limits import Levels
 LIMITS: dict[str, Levels] = {
     "cold water": Levels(
         "Water temperature", "warmth", 18.0, 15.0, 5.0,
-        "Under about 15 °C the first gasp and the loss of grip come before anybody can help.",
+        "Cold water takes your breath and your grip before help can come. Shock begins "
+"well above the limit shown here.",
         rising=True,
     ),
 }  # fmt: skip

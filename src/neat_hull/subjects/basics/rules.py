@@ -2,13 +2,13 @@
 
 from collections.abc import Iterable
 
-from neat_hull.model.said import Said, Verdict
+from neat_hull.model.said import Said, Verdict, capital
 from neat_hull.model.thing import Serves
 from neat_hull.rig.aboard import rows
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import WHOLE, Found, amount, rule
 
-LAW = "What must be carried is the local law's to say; ask it first."
+LAW = "Check what the law where you paddle asks you to carry."
 
 
 def _missing(
@@ -22,11 +22,11 @@ def _missing(
     if any(ev.rigged.by_id[i].stand.on_body or not worn for i in aboard):
         return
     clear = (
-        f"put on {ev.name(aboard[0])}"
+        f"Put on {ev.name(aboard[0])}"
         if aboard
-        else "take one along; one that is aboard is told so in Gear, by what it serves as"
+        else "Take one along; if you have one aboard, tick what it serves as in Gear"
     )
-    title = f"{what[0].upper()}{what[1:]} is aboard, but not worn" if aboard else f"No {what}"
+    title = f"{capital(what)}: aboard, but not worn" if aboard else f"No {what}"
     one = aboard[0] if aboard else None
     yield Found(
         verdict,
@@ -48,7 +48,7 @@ def no_pfd_worn(ev: Evaluated) -> Iterable[Found]:
         "PFD",
         "stop",
         "PFD",
-        "Most who drown from small boats did not wear one, and it cannot be put on in the water.",
+        "In the water it is very hard to put on.",
         worn=True,
     )
 
@@ -57,7 +57,7 @@ def no_pfd_worn(ev: Evaluated) -> Iterable[Found]:
 def no_whistle(ev: Evaluated) -> Iterable[Found]:
     """Nothing to be heard with. Usual practice."""
     yield from _missing(
-        ev, "whistle", "watch", "whistle", "A voice does not carry over wind; a whistle does."
+        ev, "whistle", "watch", "whistle", "Your voice does not carry over wind; a whistle does."
     )
 
 
@@ -66,7 +66,7 @@ def no_light_by_night(ev: Evaluated) -> Iterable[Found]:
     """No light, on a trip that goes into the dark. Usual practice, and law in most places."""
     if ev.setup.judging.by_night:
         yield from _missing(
-            ev, "light", "fix", "light", "A kayak without a light is not seen until it is hit."
+            ev, "light", "fix", "light", "Without a light, other boats can't see you in the dark."
         )
 
 
@@ -81,9 +81,9 @@ def cold_water(ev: Evaluated) -> Iterable[Found]:
         if ev.setup.judging.waters != "calm pond":
             yield Found(
                 "watch",
-                Said.of("How cold the water is, is not known"),
+                Said.of("Water temperature: not known"),
                 levels.reason,
-                Said.of("take its temperature, and set it under the setup's trip"),
+                Said.of("Measure it, and type it in with the trip"),
                 badness=1.0,
                 caution=LAW,
             )
@@ -96,7 +96,7 @@ def cold_water(ev: Evaluated) -> Iterable[Found]:
     ):
         yield Found(
             verdict,
-            Said.of(f"{one.title.text}, in water of {{}}", warmth=temp),
+            Said.of(f"{one.title.text}: the water is {{}}", warmth=temp),
             one.why,
             one.clear,
             badness=levels.beyond(temp),
@@ -118,7 +118,7 @@ def no_spare_paddle(ev: Evaluated) -> Iterable[Found]:
             "spare paddle",
             verdict,
             "spare paddle",
-            "A lost paddle or a drive that jams ends the trip where the wind likes.",
+            "If you lose the paddle, or the drive jams, the wind decides where you land.",
         )
 
 
@@ -132,7 +132,7 @@ def no_means_to_call(ev: Evaluated) -> Iterable[Found]:
             "call",
             verdict,
             "radio or telephone",
-            "Help that is not called does not come.",
+            "You can't be helped by people you can't call.",
             worn=True,
         )
 

@@ -244,7 +244,8 @@ def _tilt_report(boat: Boat, test: TiltTest) -> TiltFit:
         mismatch=None
         if fine
         else (
-            f"taken for the hull's own centre of gravity it would lie {100 * vcg:.0f} cm over the "
-            "bottom, which no hull has: check the beams, the bottom and the weights aboard"
+            f"the hull's own centre of gravity would lie {100 * vcg:.0f} cm above the "
+            "bottom, which no hull has: check the beams, the bottom and the weights "
+            "aboard"
         ),
     )

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable
 
-from neat_hull.model.said import Said
+from neat_hull.model.said import Said, items
 from neat_hull.rig import aboard
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, past, rule
@@ -24,8 +24,8 @@ def loose_and_heavy(ev: Evaluated) -> Iterable[Found]:
                 ev,
                 "loose",
                 thing.mass_now_kg,
-                Said.of(f"{ev.name(thing_id)}: {{}}, and loose", mass=thing.mass_now_kg),
-                Said.of("tie it down, or shut it into something"),
+                Said.of(f"{ev.name(thing_id)}: {{}} and loose", mass=thing.mass_now_kg),
+                Said.of("Tie it down, or put it in something that shuts"),
                 thing_id=thing_id,
             )
 
@@ -42,15 +42,15 @@ def lost_in_a_capsize(ev: Evaluated) -> Iterable[Found]:
         return
     names = [ev.name(i) for i in gone]
     unpriced = [ev.name(i) for i in gone if ev.thing(i).price is None]
-    ask = f"; no price is known of {', '.join(unpriced)}" if unpriced else ""
+    ask = f"; no price known for {', '.join(unpriced)}" if unpriced else ""
     yield from against(
         ev,
         "lost",
         price,
-        Said.of(f"{len(gone)} things sink in a capsize, worth {{}}", price=price),
-        Said.of(f"leash, float or shut in: {', '.join(names)}{ask}"),
-        why="What neither floats nor is tied lies on the bottom before you are back aboard.",
-        caution="Each leash is one more line to tangle in; few and short.",
+        Said.of(f"A capsize sinks {items(len(gone))} worth {{}}", price=price),
+        Said.of(f"Leash, float or shut in: {', '.join(names)}{ask}"),
+        why="What neither floats nor is tied is on the bottom before you are back aboard.",
+        caution="Each leash is one more line to tangle in: keep them few and short.",
     )
 
 
@@ -73,8 +73,8 @@ def lines_about_the_legs(ev: Evaluated) -> Iterable[Found]:
         ev,
         "lines",
         len(here),
-        Said.of("{} lines lie about the legs", count=len(here)),
-        Said.of(f"lead elsewhere: {names}"),
+        Said.of("Lines around your legs: {}", count=len(here)),
+        Said.of(f"Lead another way: {names}"),
         thing_id=here[0] if here else None,
         where="Between the legs",
         caution="Carry a knife or cutters where either hand finds it.",

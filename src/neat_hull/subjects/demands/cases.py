@@ -83,7 +83,7 @@ def asking(ev: Evaluated, settled: hydrostatics.Settled) -> "Asked":
 
 
 def _seated(boat: Asked) -> DemandLoads:
-    return DemandLoads("seated", "Sitting still", Said.of("as on the bench"), boat.rigged.loads)
+    return DemandLoads("seated", "Sitting still", Said.of("as on the Bench"), boat.rigged.loads)
 
 
 def _lean(boat: Asked) -> DemandLoads:
@@ -92,7 +92,7 @@ def _lean(boat: Asked) -> DemandLoads:
     return DemandLoads(
         "lean",
         "Leaning over",
-        Said.of(f"trunk {{}} to {n.side}", angle=n.lean_deg),
+        Said.of(f"your body {{}} to {n.side}", angle=n.lean_deg),
         boat.posture(body),
     )
 
@@ -121,12 +121,12 @@ def _rise(boat: Asked) -> DemandLoads:
     feet, floor = standing_place(boat.rigged.floating.hull, boat.rigged.setup.seat)
     seat = seat_of(boat.rigged.setup.seat)
     body = _rising(angler.mass_kg, boat.rigged.body.build, seat, feet, floor)
-    what = Said.of("half way up, swaying a little")
+    what = Said.of("halfway up, swaying a little")
     return DemandLoads("rise", "Getting up", what, boat.posture(body, n.sway_m), standing=True)
 
 
 def _stand(boat: Asked) -> DemandLoads:
-    what = Said.of("on the floor before the seat, swaying a little")
+    what = Said.of("on the floor ahead of the seat, swaying a little")
     sway = boat.rigged.setup.demands.sway_m
     return DemandLoads(
         "stand", "Standing", what, boat.posture(standing_body(boat.rigged), sway), True
@@ -137,7 +137,7 @@ def _cast(boat: Asked) -> DemandLoads:
     sway = boat.rigged.setup.demands.cast_sway_m
     loads = boat.posture(standing_body(boat.rigged), sway)
     return DemandLoads(
-        "cast", "Casting on one's feet", Said.of("standing, weight over one foot"), loads, True
+        "cast", "Casting while standing", Said.of("standing, weight on one foot"), loads, True
     )
 
 
@@ -198,7 +198,7 @@ def _pole(boat: Asked) -> DemandLoads:
     arm = float(np.interp(x, hull.x_m, hull.sheer_m[:, 1])) - boat.grip_of_water_m
     loads = replace(boat.rigged.loads, heeling_kg_m=-boat.side * n.pole_pull_kg * arm)
     return DemandLoads(
-        "pole", "Stake-out pole", Said.of("{} sideways, aft", mass=n.pole_pull_kg), loads
+        "pole", "Stake-out pole", Said.of("{} sideways, at the stern", mass=n.pole_pull_kg), loads
     )
 
 
@@ -249,7 +249,7 @@ def _remount(boat: Asked) -> DemandLoads:
     on_gunwale = n.remount_share * body.mass_kg
     if on_gunwale > 0:
         alone = alone.plus((on_gunwale, x, y, z))
-    what = Said.of("{} of the angler on the gunwale, nobody aboard", mass=on_gunwale)
+    what = Said.of("{} of you on the gunwale, and you not aboard", mass=on_gunwale)
     return DemandLoads("remount", "Climbing back in", what, alone)
 
 

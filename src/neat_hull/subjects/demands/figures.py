@@ -279,7 +279,7 @@ def _solve(boat: Asked, case: DemandLoads) -> Demand:
         settled = hydrostatics.settle(floating, case.loads, density)
     except (DoesNotFloat, NoBalance) as trouble:
         if case.standing and gm is not None:
-            told = "only by one's own balance: the boat alone would go over"
+            told = "Only your own balance keeps it up: the boat alone would go over"
             return demand.model_copy(update={"verdict": "fix", "trouble": told})
         return demand.model_copy(update={"trouble": str(trouble)})
     rest = hydrostatics.equilibrium(settled)

@@ -6,23 +6,23 @@ from neat_hull.rig.limits import Levels
 
 LIMITS: dict[str, Levels] = {
     "gm standing": Levels(
-        "GM, standing", "length", 0.05, 0.0, -inf,
-        "Above about 5 cm the boat itself keeps a stander up; below nothing it is done only by "
-        "one's own balance.", rising=True,
+        "Stability (GM), standing", "length", 0.05, 0.0, -inf,
+        "Above zero the boat helps you stand, and you still balance; below zero only "
+"your balance keeps you up.", rising=True,
     ),
     "margin": Levels(
-        "Margin used by a demand", "ratio", 0.50, 0.75, 1.00,
-        "Half of the greatest righting lever is left for what one did not foresee: a wake, a "
-        "second fish, a slip.", by_profile=True, most=1.0,
+        "Stability margin used", "ratio", 0.50, 0.75, 1.00,
+        "What is left of the greatest righting force is for a wake, a second fish or a "
+"slip.", by_profile=True, most=1.0,
     ),
     "margin climbing in": Levels(
-        "Margin used by climbing in", "ratio", 0.80, 0.95, 1.00,
-        "Nobody climbs in without rolling the boat to its edge; it must not come over.",
+        "Stability margin used, climbing back in", "ratio", 0.80, 0.95, 1.00,
+        "You roll the boat to its edge as you climb back in; it must not come over.",
         by_profile=True, most=1.0,
     ),
     "edge": Levels(
-        "Gunwale over the water in a demand", "length", 0.05, 0.02, 0.0,
-        "Five centimetres of gunwale keep out a ripple; with none left, water comes over.",
+        "Freeboard in a situation", "length", 0.05, 0.02, 0.0,
+        "With little side left a ripple comes over; with none, the boat fills.",
         rising=True,
     ),
 }  # fmt: skip

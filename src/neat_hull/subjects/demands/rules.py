@@ -8,7 +8,10 @@ from neat_hull.rig.limits import RANK
 from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.subjects.demands.figures import DemandReading, margin_key, readings
 
-PASSIVE = "The figure is the passive boat; try it in shallow warm water near shore, with help."
+PASSIVE = (
+    "The figure is the boat alone, with nobody balancing. "
+    "Try it in warm shallow water near shore, with help."
+)
 
 
 @rule("unsteady-standing", topic="steadiness")
@@ -18,17 +21,17 @@ def unsteady_standing(ev: Evaluated) -> Iterable[Found]:
         if one.code == "stand" and past(ev, "gm standing", one.gm_m):
             gm = one.gm_m
             title = (
-                Said.of("GM standing is only {}", length=gm)
+                Said.of("Standing: stability (GM) only {}", length=gm)
                 if gm >= 0
-                else Said.of("Stands only by your own balance: GM {}", length=gm)
+                else Said.of("Standing: only your balance holds it, GM {}", length=gm)
             )
             yield from against(
                 ev,
                 "gm standing",
                 gm,
                 title,
-                Said.of("stay seated, or lower the weights"),
-                caution=("Standing changes the risk; check that the maker permits it. " + PASSIVE),
+                Said.of("Stay seated, or move weight lower"),
+                caution=("Standing changes the risk: check that the maker allows it. " + PASSIVE),
             )
 
 
@@ -44,6 +47,30 @@ def a_demand_past_its_margin(ev: Evaluated) -> Iterable[Found]:
             yield max(found, key=lambda each: RANK[each.verdict])
 
 
+_LOWER = "Move weight, or the seat, lower"
+# What you can do less of, where that is what heels the boat.
+_WAY_OUT = {
+    "lean": "Lean less, or move weight lower",
+    "land": "Lean less after the fish, or net it closer",
+    "cast": "Cast from the seat, or move weight lower",
+    "rise": "Stay seated, or move weight lower",
+    "stand": "Stay seated, or move weight lower",
+    "cockpit": "Bail it out at once",
+    "boom": "Shorten the boom, or use a lighter weight",
+    "tank": "Fill the tank less",
+    "pole": "Take the pole's line to an end",
+    "remount": "Climb back in over the stern",
+}
+
+
+def _left(one: DemandReading) -> str:
+    """What of the greatest righting force is left, in words."""
+    left = round(100 * (1 - (one.margin_used or 0.0)))
+    if left <= 0:
+        return "It takes more than the boat's greatest righting force, so the boat tips."
+    return f"That leaves {left} % of the righting force for a wake, a second fish or a slip."
+
+
 def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
     if one.standing and one.gm_m < ev.table["gm standing"].watch:
         return  # told by its GM
@@ -51,8 +78,8 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
         yield Found(
             "stop",
             Said.of(f"{one.title}: the boat alone would go over"),
-            ev.table["margin"].reason,
-            Said.of("lower the weights, or do without it"),
+            "The heeling force is more than the boat can push back against.",
+            Said.of("Move weight lower, or don't do it in this boat"),
             badness=9.0,
             part=one.code,
             caution=PASSIVE,
@@ -64,8 +91,9 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
         ev,
         margin_key(one.code),
         one.margin_used,
-        Said.of(f"{one.title} uses {{}} of the margin", ratio=one.margin_used),
-        Said.of("lower the weights, lean less, or lower the seat"),
+        Said.of(f"{one.title}: {{}} of stability margin", ratio=one.margin_used),
+        Said.of(_WAY_OUT.get(one.code, _LOWER)),
+        why=_left(one),
         band=one.margin_band,
         part=one.code,
         caution=PASSIVE,
@@ -78,10 +106,8 @@ def _edge(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
             ev,
             "edge",
             one.freeboard_m,
-            Said.of(
-                f"{one.title} brings the gunwale to {{}} over the water", length=one.freeboard_m
-            ),
-            Said.of("carry less, or lean less"),
+            Said.of(f"{one.title}: freeboard {{}}", length=one.freeboard_m),
+            Said.of(_WAY_OUT.get(one.code, "Take weight ashore")),
             part=one.code,
             caution=PASSIVE,
         )

@@ -25,7 +25,7 @@ def guesses_decide(ev: Evaluated) -> Iterable[Found]:
     asked = [
         ("trim", ev.table["trim"], abs(degrees(lie.trim_rad)), band.trim_by_weights_deg),
         ("list", ev.table["list"], abs(degrees(lie.heel_rad)), band.list_by_weights_deg),
-        ("GM", ev.table["gm"], rest.upright.gm_m, band.gm_by_weights_m),
+        ("stability (GM)", ev.table["gm"], rest.upright.gm_m, band.gm_by_weights_m),
     ]
     carried = ev.once(weight)
     if carried.limit_kg:
@@ -37,9 +37,9 @@ def guesses_decide(ev: Evaluated) -> Iterable[Found]:
             first = ", ".join(plain(one.name) for one in names)
             yield Found(
                 "watch",
-                Said.of(f"Unweighed things decide the verdict on {what}"),
-                "Within what the guesses leave open it could be worse than it is shown.",
-                Said.of(f"weigh these first: {first}"),
+                Said.of(f"Unweighed items decide the verdict on {what}"),
+                "Your guesses leave room for it to be worse than shown.",
+                Said.of(f"Weigh these first: {first}"),
                 badness=off,
                 part=what,
                 thing_id=names[0].thing_id,

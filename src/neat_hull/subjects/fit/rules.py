@@ -23,8 +23,8 @@ def does_not_belong_there(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "fix",
             Said(text=f"{ev.name(thing_id)}: {misfit.text}", amounts=misfit.amounts),
-            "It will not go there, whatever the drawing shows.",
-            Said.of("put it where it fits"),
+            "It does not fit there, whatever the drawing shows.",
+            Said.of("Put it where it fits"),
             badness=1.0 + (over.value if over else 0.0),
             thing_id=thing_id,
             figure=over,
@@ -41,9 +41,11 @@ def outside_the_boat(ev: Evaluated) -> Iterable[Found]:
             name, tips = ev.name(thing_id), out.share > _TIPS
             yield Found(
                 "fix" if tips else "watch",
-                Said.of(f"{name} hangs {{}} outside the boat", length=out.over_m),
-                "It has too little under it." if tips else "It sticks out, and is knocked.",
-                Said.of("{} inward", length=out.over_m),
+                Said.of(f"{name}: hangs {{}} outside the boat", length=out.over_m),
+                "It has too little under it, and a knock tips it in."
+                if tips
+                else "It sticks out, where you and other boats knock it.",
+                Said.of("Move it {} inboard", length=out.over_m),
                 badness=out.over_m,
                 thing_id=thing_id,
                 figure=amount("length", out.over_m),

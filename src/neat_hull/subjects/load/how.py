@@ -20,21 +20,26 @@ def weight(ev: Evaluated) -> How:
     if boat.rated_kg is not None:
         rows += [
             HowRow(label="Maker's rating", value=boat.rated_kg, kind="mass"),
-            HowRow(label="Working share", value=boat.working_share, kind="ratio"),
-            HowRow(label="Rating × share", value=boat.rated_kg * boat.working_share, kind="mass"),
+            HowRow(label="Working load", value=boat.working_share, kind="ratio"),
+            HowRow(
+                label="Rating × share you use",
+                value=boat.rated_kg * boat.working_share,
+                kind="mass",
+            ),
         ]
     if carried.freeboard_kg is not None:
         rows.append(
-            HowRow(label="By the freeboard target", value=carried.freeboard_kg, kind="mass")
+            HowRow(label="Load at the freeboard target", value=carried.freeboard_kg, kind="mass")
         )
     if carried.limit_kg is not None:
-        rows.append(HowRow(label="Limit that is judged by", value=carried.limit_kg, kind="mass"))
+        rows.append(HowRow(label="Limit for this trip", value=carried.limit_kg, kind="mass"))
     return How(
         title="Weight carried",
         plain="Everything the boat carries, against what its maker allows. "
         + ev.table["share"].reason,
-        formula="carried = angler + gear;  working share = rating × share;  by freeboard = counted "
-        "+ (gunwale − target) × kg per cm;  judged by the tightest, unless one is chosen",
+        formula="carried = angler + gear; working load = rating × share; by freeboard = "
+        "counted + (freeboard − target) × kg per cm; the lowest of them counts, "
+        "unless you chose one",
         rows=rows,
         sure="As sure as the weights: weighed beats a label, a label beats a guess.",
     )
@@ -45,13 +50,13 @@ def wells(ev: Evaluated) -> How:
     rest = at_rest_or_raise(ev).equilibrium
     how = How(
         title="Dry floors",
-        plain="How far the lowest corner of each floor stands over the water. "
+        plain="How far the lowest corner of each floor stands above the water. "
         + ev.table["floor"].reason,
         formula="height over the water plane z = c − x·tan θ − y·tan φ, square to it",
         rows=[
             *common(ev),
             *(
-                HowRow(label=f"{well.name}: floor over the water", value=over, kind="length")
+                HowRow(label=f"{well.name}: floor above the water", value=over, kind="length")
                 for well, over in zip(ev.setup.boat.wells, rest.wells_over_m, strict=True)
             ),
         ],

@@ -2,14 +2,14 @@
 
 from collections.abc import Iterable
 
-from neat_hull.model.said import Said, Verdict
+from neat_hull.model.said import Said, Verdict, capital
 from neat_hull.rig.bands import bands
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, rule
 from neat_hull.rig.settling import at_rest, deepest_at
 from neat_hull.subjects.load.figures import weight
 
-RATING_WINS = "The maker's rating wins over any figure computed here."
+RATING_WINS = "Use whichever limit is lower, the maker's or ours."
 
 
 def _band_kg(ev: Evaluated) -> float | None:
@@ -26,9 +26,9 @@ def over_the_rating(ev: Evaluated) -> Iterable[Found]:
     over = carried.counted_kg - carried.rated_kg
     yield Found(
         "stop",
-        Said.of("{} over the maker's rating", mass=over),
-        "Past the rating nobody vouches that the boat floats, steers or comes back up.",
-        Said.of("take {} ashore", mass=over),
+        Said.of("Weight: {} over the maker's rating", mass=over),
+        "Past the rating the maker no longer says that it floats, steers or comes back up.",
+        Said.of("Take {} ashore", mass=over),
         badness=over,
         figure=amount("mass", carried.counted_kg),
         limit=amount("mass", carried.rated_kg),
@@ -43,9 +43,11 @@ def rating_unknown(ev: Evaluated) -> Iterable[Found]:
     if ev.once(weight).rated_kg is None:
         yield Found(
             "watch",
-            Said.of("The maker's rating is not known"),
-            "It is the one limit that somebody has tested.",
-            Said.of("read the plate by the seat or in the hatch, and type it in under Boat"),
+            Said.of("Maker's rating: not known"),
+            "It is the maker's own limit for this boat.",
+            Said.of(
+                "Read the plate by the seat or in the hatch, and type it in on the Boat screen"
+            ),
             badness=1.0,
             caution=RATING_WINS,
         )
@@ -63,14 +65,14 @@ def more_than_is_wise(ev: Evaluated) -> Iterable[Found]:
     asked = ev.table["share"].fine * carried.limit_kg
     share = carried.counted_kg / max(carried.limit_kg, 1e-6)
     by_share = carried.working_kg is not None and carried.limit_kg == carried.working_kg
-    school = "the working share of the rating" if by_share else "the freeboard target"
+    school = "the working load" if by_share else "the freeboard target"
     band = _band_kg(ev)
     yield from against(
         ev,
         "share",
         share,
-        Said.of(f"Carries {{}} of {school}", ratio=share),
-        Said.of("leave {} ashore", mass=max(carried.counted_kg - asked, 0.0)),
+        Said.of(f"Weight: {{}} of {school}", ratio=share),
+        Said.of("Leave {} ashore", mass=max(carried.counted_kg - asked, 0.0)),
         band=None if band is None else band / max(carried.limit_kg, 1e-6),
         caution=RATING_WINS,
     )
@@ -88,8 +90,8 @@ def gunwale_low(ev: Evaluated) -> Iterable[Found]:
         ev,
         "freeboard",
         rest.equilibrium.least_freeboard_m,
-        Said.of("Gunwale only {} over the water", length=rest.equilibrium.least_freeboard_m),
-        Said.of("{} less aboard brings it up", mass=max(0.0, 100 * short * per_cm)),
+        Said.of("Freeboard: only {}", length=rest.equilibrium.least_freeboard_m),
+        Said.of("Take {} ashore", mass=max(0.0, 100 * short * per_cm)),
         band=band.draft_m,
     )
 
@@ -106,9 +108,9 @@ def floor_wet(ev: Evaluated) -> Iterable[Found]:
         if flooded:
             yield Found(
                 "stop",
-                Said.of(f"The {well.name} is flooded over its rim"),
-                "Water in a well that lifted the boat is weight, and runs to the low side.",
-                Said.of("lighten the boat, or level it"),
+                Said.of(f"{capital(well.name)}: flooded over its rim"),
+                "Water in it is weight that runs to the low side, and the boat has lost its lift.",
+                Said.of("Take weight ashore, or level the boat"),
                 badness=1.0 - over,
                 part=well.name,
                 where=well.name,
@@ -119,11 +121,11 @@ def floor_wet(ev: Evaluated) -> Iterable[Found]:
             wet = over < 0
             title = (
                 Said.of(
-                    f"The {well.name} floor stands {{}} under water, {deepest_at(lie)}",
+                    f"{capital(well.name)} floor: {{}} under water, {deepest_at(lie)}",
                     length=-over,
                 )
                 if wet
-                else Said.of(f"The {well.name} floor is only {{}} over the water", length=over)
+                else Said.of(f"{capital(well.name)} floor: only {{}} above the water", length=over)
             )
             less_kg = 100 * max(0.0, ev.table["floor"].fine - over) * per_cm
             yield from against(
@@ -131,7 +133,7 @@ def floor_wet(ev: Evaluated) -> Iterable[Found]:
                 "floor",
                 over,
                 title,
-                Said.of("{} less aboard, or level it", mass=less_kg),
+                Said.of("Take {} ashore, or level the boat", mass=less_kg),
                 band=band.draft_m,
                 part=well.name,
                 where=well.name,

@@ -8,12 +8,12 @@ from neat_hull.rig.limits import Levels
 
 LIMITS: dict[str, Levels] = {
     "far": Levels(
-        "Zones beyond the one it needs", "count", 0, 1, inf,
-        "What is used often belongs nearer than what is used once.",
+        "Zones past the one it needs", "count", 0, 1, inf,
+        "What you use often belongs nearer than what you use once.",
     ),
     "steps": Levels(
-        "Steps more than its use has time for", "count", 0, 1, inf,
-        "A lid opened for every fish is a lid left open.",
+        "Steps more than you have time for", "count", 0, 1, inf,
+        "A lid you open for every fish stays open.",
     ),
 }  # fmt: skip
 

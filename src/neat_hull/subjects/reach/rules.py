@@ -13,11 +13,11 @@ from neat_hull.subjects.reach.limits import NEEDED_ZONE, STEPS_ALLOWED, zone_ste
 from neat_hull.subjects.room.figures import clashes, is_lid
 
 _ZONE = {
-    "hand": "in hand",
-    "lean": "with a lean",
-    "twist": "with a twist",
-    "leave": "out of the seat",
-    "ashore": "ashore only",
+    "hand": "within reach",
+    "lean": "lean needed",
+    "twist": "twist needed",
+    "leave": "you leave the seat for it",
+    "ashore": "can't be reached on the water",
 }
 
 
@@ -41,18 +41,28 @@ def _too_far(ev: Evaluated, thing_id: int, zone: ReachZone, use: Use) -> list[Fo
         ev,
         "far",
         zone_steps(zone, use),
-        Said.of(f"{ev.name(thing_id)} is come by {_ZONE[zone]}"),
-        Said.of(f"used {use}: it wants to be {_nearer(NEEDED_ZONE[use])}"),
+        Said.of(f"{ev.name(thing_id)}: {_ZONE[zone]}{'' if zone == 'ashore' else _USED[use]}"),
+        Said.of(f"Move it to {_nearer(NEEDED_ZONE[use])}"),
         thing_id=thing_id,
     )
 
 
+_USED: dict[Use, str] = {
+    "each cast": " (used for each cast)",
+    "each fish": " (used for each fish)",
+    "hourly": " (used hourly)",
+    "once": " (used once a trip)",
+    "emergency": "",
+    "ashore": "",
+}
+
+
 def _nearer(zone: str) -> str:
     return {
-        "hand": "in hand",
-        "lean": "within a lean",
-        "twist": "within a twist",
-        "leave": "where it is come by afloat",
+        "hand": "within reach",
+        "lean": "where a lean reaches it",
+        "twist": "where a twist reaches it",
+        "leave": "where you can reach it on the water",
         "ashore": "anywhere",
     }[zone]
 
@@ -69,12 +79,12 @@ def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
             continue
         steps = zone_steps(row.zone, thing.use)
         if steps:
-            title = f"{ev.name(thing_id)} is for an emergency, and is come by {_ZONE[row.zone]}"
+            title = f"{ev.name(thing_id)}: {_ZONE[row.zone]}"
             yield Found(
                 "watch" if steps == 1 else "fix",
                 Said.of(title),
-                "What is needed in the water is of use on the body, or where one hand finds it.",
-                Said.of("on the body, or in hand"),
+                "In an emergency you need it on your body, or where one hand finds it.",
+                Said.of("Wear it, or put it within reach"),
                 badness=float(steps),
                 thing_id=thing_id,
                 figure=amount("count", steps),
@@ -93,8 +103,8 @@ def too_many_steps(ev: Evaluated) -> Iterable[Found]:
                 ev,
                 "steps",
                 more,
-                Said.of(f"{ev.name(thing_id)} takes {{}} steps to get at", count=len(row.steps)),
-                Said.of("first " + ", then ".join(row.steps)),
+                Said.of(f"{ev.name(thing_id)}: {{}} steps to get at it", count=len(row.steps)),
+                Said.of("Now: " + ", then ".join(row.steps)),
                 thing_id=thing_id,
             )
 
@@ -108,8 +118,8 @@ def lid_cannot_open(ev: Evaluated) -> Iterable[Found]:
             name = ev.name(clash.thing_id)
             yield Found(
                 clash.verdict,
-                Said.of(f"{name} stands in the way of {plain(clash.what)}"),
-                "What must be moved first has nowhere to go afloat.",
+                Said.of(f"{name}: in the way of {plain(clash.what)}"),
+                "On the water you have nowhere to put what you must move first.",
                 clash.clear,
                 badness=-clash.gap_m + 0.01,
                 thing_id=clash.thing_id,

@@ -14,7 +14,7 @@ LIMITS: dict[str, Levels] = {
         "A tip far out meets reeds, pilings and passing boats before the hull does.",
     ),
     "tip up": Levels(
-        "Tip over the seat", "length", 2.0, 2.4, inf,
+        "Tip above the seat", "length", 2.0, 2.4, inf,
         "Branches and low bridges are met by the highest tip.",
     ),
     "tips apart": Levels(

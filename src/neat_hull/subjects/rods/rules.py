@@ -19,10 +19,8 @@ def reel_over_the_water(ev: Evaluated) -> Iterable[Found]:
                 ev,
                 "reel out",
                 lie.reel_out_m,
-                Said.of(
-                    f"The reel of {ev.name(lie.thing_id)} hangs {{}} outside", length=lie.reel_out_m
-                ),
-                Said.of("{} inward", length=max(0.0, lie.reel_out_m)),
+                Said.of(f"{ev.name(lie.thing_id)}: reel hangs {{}} outside", length=lie.reel_out_m),
+                Said.of("Move it {} inboard", length=max(0.0, lie.reel_out_m)),
                 thing_id=lie.thing_id,
             )
 
@@ -36,10 +34,10 @@ def tip_far_out(ev: Evaluated) -> Iterable[Found]:
             "tip out",
             lie.tip_past_beam_m,
             Said.of(
-                f"The tip of {ev.name(lie.thing_id)} is {{}} past the side",
+                f"{ev.name(lie.thing_id)}: tip {{}} past the side",
                 length=lie.tip_past_beam_m,
             ),
-            Said.of("turn its holder toward the bow or stern"),
+            Said.of("Turn its holder toward the bow or stern"),
             thing_id=lie.thing_id,
             at=lie.tip,
         )
@@ -54,10 +52,10 @@ def tip_high(ev: Evaluated) -> Iterable[Found]:
             "tip up",
             lie.tip_over_seat_m,
             Said.of(
-                f"The tip of {ev.name(lie.thing_id)} stands {{}} over the seat",
+                f"{ev.name(lie.thing_id)}: tip {{}} above the seat",
                 length=lie.tip_over_seat_m,
             ),
-            Said.of("lay it flatter"),
+            Said.of("Lay it flatter"),
             thing_id=lie.thing_id,
             at=lie.tip,
         )
@@ -78,8 +76,8 @@ def tips_close(ev: Evaluated) -> Iterable[Found]:
             ev,
             "tips apart",
             gap,
-            Said.of(f"The tips of {ev.name(one)} and {ev.name(other)} are {{}} apart", length=gap),
-            Said.of("turn one of them away"),
+            Said.of(f"{ev.name(one)} and {ev.name(other)}: tips only {{}} apart", length=gap),
+            Said.of("Turn one of them away"),
             thing_id=one,
             other_id=other,
             at=lies[i].tip,
@@ -94,9 +92,9 @@ def nowhere_to_park_a_rod(ev: Evaluated) -> Iterable[Found]:
     if ev.once(parking)[1] is None:
         yield Found(
             "watch",
-            Said.of("Nowhere to park a rod while a fish is unhooked"),
-            "It takes both hands, and the rod is then held between the knees, or lost.",
-            Said.of("a tube or holder within a hand's reach"),
+            Said.of("No place to park a rod while you unhook a fish"),
+            "It takes both hands, and the rod ends up between your knees, or over the side.",
+            Said.of("Put a tube or holder within reach of one hand"),
             badness=1.0,
             where="At the seat",
         )

@@ -140,9 +140,8 @@ def _limbs(sitter: _Sitter) -> list[Needed]:
             thick = rods(
                 segment.upper_m[None], segment.far_m[None], np.array([segment.thickness_m / 2])
             )
-            title = (
-                "your back and belly" if segment.name == "trunk" else (f"the {side}{segment.name}")
-            )
+            hand = "left" if side == "port " else "right"
+            title = f"your {hand} {segment.name}" if side else "your back and belly"
             found.append(
                 Needed(
                     f"{side}{segment.name}",
@@ -243,7 +242,7 @@ def _fight(sitter: _Sitter) -> list[Needed]:
     return [
         Needed(
             "fight",
-            f"the side a fish is fought on, {name}",
+            "where you fight a fish",
             "cast",
             solids,
             0.0,
@@ -282,7 +281,7 @@ def _remount(sitter: _Sitter) -> list[Needed]:
     return [
         Needed(
             "remount",
-            f"the side to get back in over, {name}",
+            "where you climb back in",
             "remount",
             solids,
             0.0,

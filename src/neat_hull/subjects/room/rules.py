@@ -49,9 +49,9 @@ def _told(name: str, clash: Clash, why: str) -> Found:
     what = plain(clash.what)
     return Found(
         clash.verdict,
-        Said.of(f"{name} is {{}} into {what}", length=-clash.gap_m)
+        Said.of(f"{name}: {{}} into {what}", length=-clash.gap_m)
         if clash.gap_m < 0
-        else Said.of(f"{name} is only {{}} from {what}", length=clash.gap_m),
+        else Said.of(f"{name}: only {{}} from {what}", length=clash.gap_m),
         why,
         clash.clear,
         badness=max(0.001, 0.05 - clash.gap_m),
@@ -80,7 +80,7 @@ def butt_meets_the_body(ev: Evaluated) -> Iterable[Found]:
     yield from _in(
         ev,
         _LEGS.__contains__,
-        "A butt against the leg turns the holder, bruises, and is in the way of getting out.",
+        "A butt against your leg turns the holder, bruises, and keeps you from getting out.",
         ev.rods.__contains__,
     )
 
@@ -91,7 +91,7 @@ def meets_the_body(ev: Evaluated) -> Iterable[Found]:
     yield from _in(
         ev,
         _LEGS.__contains__,
-        "Legs have to move, and to come out in a hurry.",
+        "Your legs have to move, and to come out in a hurry.",
         lambda thing_id: thing_id not in ev.rods,
     )
 
@@ -100,20 +100,22 @@ def meets_the_body(ev: Evaluated) -> Iterable[Found]:
 def in_the_stroke(ev: Evaluated) -> Iterable[Found]:
     """Something stands where the paddle or the knuckles pass, on a boat that is paddled."""
     yield from _in(
-        ev, lambda key: key.startswith("stroke"), "Knuckles and shaft meet it at every stroke."
+        ev,
+        lambda key: key.startswith("stroke"),
+        "Your knuckles and the shaft hit it at every stroke.",
     )
 
 
 @rule("in-the-pedals", topic="room")
 def in_the_pedals(ev: Evaluated) -> Iterable[Found]:
     """Something stands where pedals and heels go round, or are pushed."""
-    yield from _in(ev, "pedals".__eq__, "Heels meet it at every turn of the pedals.")
+    yield from _in(ev, "pedals".__eq__, "Your heels hit it at every turn of the pedals.")
 
 
 @rule("under-the-feet", topic="room")
 def under_the_feet(ev: Evaluated) -> Iterable[Found]:
     """Something stands where a stander's feet are and turn."""
-    yield from _in(ev, "feet".__eq__, "One steps back without looking when a fish runs.")
+    yield from _in(ev, "feet".__eq__, "When a fish runs you step back without looking.")
 
 
 @rule("on-the-fight-side", topic="room")
@@ -125,7 +127,7 @@ def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
     yield from _in(
         ev,
         "fight".__eq__,
-        "A fish at the boat's side goes under whatever stands there, and the line with it.",
+        "A fish at the side takes your line around whatever stands there.",
         lambda thing_id: {thing_id} != ev.rods,
     )
 
@@ -133,19 +135,19 @@ def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
 @rule("in-the-back-cast", topic="room")
 def in_the_back_cast(ev: Evaluated) -> Iterable[Found]:
     """Something stands up behind the casting shoulder."""
-    yield from _in(ev, "back cast".__eq__, "Hooks catch what stands in the back cast.")
+    yield from _in(ev, "back cast".__eq__, "Your hook catches what stands in the back cast.")
 
 
 @rule("on-the-remount-side", topic="room")
 def on_the_remount_side(ev: Evaluated) -> Iterable[Found]:
     """Something stands on the side one climbs back in over."""
-    yield from _in(ev, "remount".__eq__, "Chest and knees have to slide in over that side.")
+    yield from _in(ev, "remount".__eq__, "Your chest and knees have to slide in over that side.")
 
 
 @rule("in-the-motors-swing", topic="room")
 def in_the_motors_swing(ev: Evaluated) -> Iterable[Found]:
     """Something stands where the motor swings."""
-    yield from _in(ev, "motor".__eq__, "A motor that cannot be lifted is stuck in the shallows.")
+    yield from _in(ev, "motor".__eq__, "A motor you can't lift is stuck in the shallows.")
 
 
 @rule("into-each-other", topic="room")
@@ -156,7 +158,7 @@ def into_each_other(ev: Evaluated) -> Iterable[Found]:
             yield _found(
                 ev,
                 clash,
-                "Two things cannot be in one place; one of them is not where it is drawn.",
+                "Two items can't be in one place: one of them is not where it is drawn.",
             )
 
 

@@ -40,11 +40,10 @@ _WORDS = (
     "toward the stern",
     "to port",
     "to starboard",
-    "forward and to port",
-    "forward and to starboard",
-    "aft and to port",
-    "aft and to starboard",
-    "higher",
+    "toward the bow and to port",
+    "toward the bow and to starboard",
+    "toward the stern and to port",
+    "toward the stern and to starboard",
 )
 
 
@@ -57,13 +56,12 @@ def way_out(rigged: Rigged, thing_id: int, clear_m: Array) -> Said:
     out_now = _out(rigged, moved_id, place)
     aside = next(_open_ways(rigged, moved_id, far_m, out_now), None)
     if aside is None and (place.on is not None or out_now >= _HALF):
-        return Said.of("put it somewhere else")
+        return Said.of("Put it somewhere else")
     lift = place.on is None and out_now < _HALF
     if aside is None or (lift and clear_m[_UP] < _UP_SHARE * clear_m[aside]):
         aside = _UP
-    words = f"{{}} {_WORDS[aside]}"
-    if moved_id != thing_id:
-        words += f", with {plain(rigged.setup.things[moved_id].name)}"
+    name = plain(rigged.setup.things[moved_id].name)  # what it stands in or on goes with it
+    words = f"Raise {name} {{}}" if aside == _UP else f"Move {name} {{}} {_WORDS[aside]}"
     return Said.of(words, length=float(far_m[aside]))
 
 

@@ -7,6 +7,6 @@ from neat_hull.rig.limits import Levels
 LIMITS: dict[str, Levels] = {
     "sight": Levels(
         "View ahead that is hidden", "angle", 6.0, 20.0, inf,
-        "A log behind the screen is a log not seen.", by_profile=True,
+        "You don't see a log that lies behind the screen.", by_profile=True,
     ),
 }  # fmt: skip

@@ -23,8 +23,8 @@ def view_hidden(ev: Evaluated) -> Iterable[Found]:
         ev,
         "sight",
         hidden,
-        Said.of("{} of the view ahead is hidden", angle=hidden),
-        Said.of(f"lower or move {names}"),
+        Said.of("{} of your view ahead is hidden", angle=hidden),
+        Said.of(f"Lower or move {names}"),
         thing_id=worst.thing_id,
     )
 

@@ -14,9 +14,9 @@ def in_two_setups(ev: Evaluated) -> Iterable[Found]:
         if thing_id in ev.setup.places:
             yield Found(
                 "watch",
-                Said.of(f"{ev.name(thing_id)} goes with {other!r} that day too"),
-                "There is one of it.",
-                Said.of("leave it out of one of the two, or change a day"),
+                Said.of(f"{ev.name(thing_id)}: also packed in {other} that day"),
+                "You have one of it.",
+                Said.of("Take it out of one of the two, or change a day"),
                 badness=1.0,
                 thing_id=thing_id,
                 part=other[:40],

@@ -69,7 +69,7 @@ class _Search:
         """Moves for the finding of that key. Raises InputError for an unknown one."""
         target = next((one for one in self.before.findings if one.key == key), None)
         if target is None:
-            raise InputError("finding", key, "there is no such finding now")
+            raise InputError("finding", key, "this finding is gone now")
         aim = tries_for(self.now, target)
         for count, row in enumerate(_ideas_first(self._ranked(target, aim))):
             if count >= _MOST or (count >= _FULL and any(one.clears for _, one in self.found)):

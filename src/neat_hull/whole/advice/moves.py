@@ -44,6 +44,7 @@ _TILTS_DEG = (15.0, 30.0, 45.0, 60.0)
 _SEAT_X_M = (-0.09, -0.06, -0.03, 0.03, 0.06, 0.09)
 _SEAT_Z_M = (-0.08, -0.05, -0.03, 0.03, 0.06)
 _RARELY = ("once", "ashore")
+_BY = ("At", "Behind", "Beside", "Between")  # how places are named that are none of the boat
 
 
 @dataclass(frozen=True)
@@ -89,7 +90,7 @@ def moves_of(rigged: Rigged, thing_id: int, without: bool = False) -> Iterator[M
     if place.locked:
         return
     if thing.worn and not isinstance(place.on, OnBody):
-        words = Said.of(f"put on {_name(thing)}")
+        words = Said.of(f"Put on {_name(thing)}")
         yield Move("wear", words, ((thing_id, worn()),))
     if stays(thing) or isinstance(place.on, OnBody):
         return
@@ -102,10 +103,12 @@ def moves_of(rigged: Rigged, thing_id: int, without: bool = False) -> Iterator[M
             yield turned
     mirrored = lined_up(rigged, [thing_id], "mirror")
     if all(goes(rigged.placing, i, one) for i, one in mirrored.items()):
-        yield Move("mirror", Said.of(f"{_name(thing)} to the other side"), tuple(mirrored.items()))
+        yield Move(
+            "mirror", Said.of(f"Move {_name(thing)} to the other side"), tuple(mirrored.items())
+        )
     yield from _swaps(rigged, thing_id, thing, place)
     if without and _can_stay_ashore(thing) and not rigged.placing.contents(thing_id):
-        yield Move("ashore", Said.of(f"leave {_name(thing)} ashore"), ((thing_id, None),))
+        yield Move("ashore", Said.of(f"Leave {_name(thing)} ashore"), ((thing_id, None),))
 
 
 def stays(thing: Thing) -> bool:
@@ -132,11 +135,11 @@ def _name(thing: Thing) -> str:
 def _along(rigged: Rigged, thing_id: int, thing: Thing) -> Iterator[Move]:
     """From the shelf: on the body, or to the places that take it."""
     if thing.worn:
-        yield Move("along", Said.of(f"take {_name(thing)} along, on you"), ((thing_id, worn()),))
+        yield Move("along", Said.of(f"Take {_name(thing)} along, on you"), ((thing_id, worn()),))
         return
     for target in targets(rigged.placing, thing_id):
         if target.why is None:
-            words = Said.of(f"take {_name(thing)} along: {plain(target.name)}")
+            words = Said.of(f"Take {_name(thing)} along, {_where(target)}")
             yield Move("along", words, ((thing_id, target.place),))
 
 
@@ -185,12 +188,12 @@ def _way(thing: Thing, forward_m: float, to_port_m: float) -> Said:
     """Words for a move on the deck."""
     parts: list[tuple[str, float]] = []
     if abs(forward_m) > 0.004:
-        parts.append(("forward" if forward_m > 0 else "aft", abs(forward_m)))
+        parts.append(("toward the bow" if forward_m > 0 else "toward the stern", abs(forward_m)))
     if abs(to_port_m) > 0.004:
         parts.append(("to port" if to_port_m > 0 else "to starboard", abs(to_port_m)))
     said = [Said.of(f"{{}} {way}", length=size) for way, size in parts]
     return Said(
-        text=f"{_name(thing)} " + ", ".join(one.text for one in said),
+        text=f"Move {_name(thing)} " + " and ".join(one.text for one in said),
         amounts=[amount for one in said for amount in one.amounts],
     )
 
@@ -200,10 +203,8 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
     for target in targets_of_use(rigged, thing_id):
         if target.on == place.on:
             continue
-        on_thing = isinstance(target.on, OnThing)
         inside = isinstance(target.on, OnThing) and target.on.where == "in"
-        where = f" {plain(target.name)}" if on_thing else f": {plain(target.name)}"
-        words = Said.of(f"{_name(thing)}{where}")
+        words = Said.of(f"Put {_name(thing)} {_where(target)}")
         yield Move("into" if inside else "place", words, ((thing_id, target.place),))
         if isinstance(target.on, OnWell):
             sx, sy = target.slide_m
@@ -211,6 +212,16 @@ def _elsewhere(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Ite
                 for y in (-sy, 0.0, sy):
                     spot = target.place.model_copy(update={"x_m": round(x, 3), "y_m": round(y, 3)})
                     yield Move("place", words, ((thing_id, spot),))
+
+
+def _where(target: Target) -> str:
+    """Where a target is, behind a verb."""
+    name, on = plain(target.name), target.on
+    if isinstance(on, OnFitting):
+        return f"{on.where} {name}"
+    if isinstance(on, OnWell):
+        return f"in {name}"
+    return f"on {name}" if isinstance(on, OnSeat) and on.where == "on" else name
 
 
 def targets_of_use(rigged: Rigged, thing_id: int) -> Iterator[Target]:
@@ -260,9 +271,10 @@ def aside_of_seat(rigged: Rigged, thing_id: int, place: Place) -> Iterator[Place
 
 
 def _deck_words(rigged: Rigged, thing: Thing, place: Place) -> Said:
-    where = whereabouts(rigged.floating.hull, rigged.setup.seat, place.x_m, place.y_m).lower()
-    side = "" if abs(place.y_m) < 0.05 else " to port" if place.y_m > 0 else " to starboard"
-    return Said.of(f"{_name(thing)} {where}{side}")
+    where = whereabouts(rigged.floating.hull, rigged.setup.seat, place.x_m, place.y_m)
+    by = where.lower() if where.split()[0] in _BY else f"to the {where.lower()}"
+    side = "" if abs(place.y_m) < 0.05 else ", to port" if place.y_m > 0 else ", to starboard"
+    return Said.of(f"Move {_name(thing)} {by}{side}")
 
 
 def _turns(thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
@@ -278,12 +290,12 @@ def _turns(thing_id: int, thing: Thing, place: Place) -> Iterator[Move]:
             and _across(to) > max(_LIES_DEG, _across(place.turn_deg))
         ):
             continue  # it would lie across the boat, its ends over the water
-        words = Said.of(f"turn {_name(thing)} by {{}}", angle=abs(turn))
+        words = Said.of(f"Turn {_name(thing)} by {{}}", angle=abs(turn))
         yield Move("turn", words, ((thing_id, place.model_copy(update={"turn_deg": to})),))
     if thing.holder is not None or (slanted and place.on is not None):  # something holds it up
         for tilt in _TILTS_DEG:
             if abs(tilt - place.tilt_deg) > 5:
-                words = Said.of(f"{_name(thing)} at a slope of {{}}", angle=tilt)
+                words = Said.of(f"Tilt {_name(thing)} to {{}}", angle=tilt)
                 yield Move(
                     "turn", words, ((thing_id, place.model_copy(update={"tilt_deg": tilt})),)
                 )
@@ -308,7 +320,7 @@ def _swaps(rigged: Rigged, thing_id: int, thing: Thing, place: Place) -> Iterato
             continue
         yield Move(
             "swap",
-            Said.of(f"{_name(thing)} and {_name(other)} change places"),
+            Said.of(f"Swap {_name(thing)} and {_name(other)}"),
             ((thing_id, _taking(place, theirs)), (other_id, _taking(theirs, place))),
         )
 
@@ -333,10 +345,12 @@ def seats(setup: Setup) -> Iterable[Move]:
         moved = seat.model_copy(
             update={"x_m": round(seat.x_m + x, 3), "brace_x_m": round(seat.brace_x_m + x, 3)}
         )
-        words = Said.of(f"the seat {{}} {'forward' if x > 0 else 'aft'}", length=abs(x))
+        words = Said.of(
+            f"Move the seat {{}} toward the {'bow' if x > 0 else 'stern'}", length=abs(x)
+        )
         yield Move("seat", words, seat=moved)
     for z in _SEAT_Z_M:
         if seat.z_m + z >= 0:
             moved = seat.model_copy(update={"z_m": round(seat.z_m + z, 3)})
-            way = "lower" if z < 0 else "higher"
-            yield Move("seat", Said.of(f"the seat {{}} {way}", length=abs(z)), seat=moved)
+            verb = "Lower" if z < 0 else "Raise"
+            yield Move("seat", Said.of(f"{verb} the seat {{}}", length=abs(z)), seat=moved)

@@ -13,10 +13,10 @@ type Field = Exclude<keyof DemandNumbers, 'side'>
 const FIELDS: { field: Field; label: string; kind: Kind }[] = [
   { field: 'lean_deg', label: 'Lean over the side', kind: 'angle' },
   { field: 'fish_kg', label: 'Fish landed', kind: 'mass' },
-  { field: 'fish_out_m', label: 'held over the gunwale by', kind: 'length' },
+  { field: 'fish_out_m', label: 'held out past the gunwale by', kind: 'length' },
   { field: 'line_pull_kg', label: 'Pull on the line', kind: 'mass' },
-  { field: 'rod_tip_over_shoulder_m', label: 'rod tip over the shoulder', kind: 'length' },
-  { field: 'sway_m', label: 'Sway on one’s feet', kind: 'length' },
+  { field: 'rod_tip_over_shoulder_m', label: 'rod tip above the shoulder', kind: 'length' },
+  { field: 'sway_m', label: 'Sway while standing', kind: 'length' },
   { field: 'cast_sway_m', label: 'Sway in a cast', kind: 'length' },
   { field: 'seat_up_m', label: 'Seat raised by', kind: 'length' },
   { field: 'current_m_s', label: 'Current', kind: 'speed' },
@@ -28,7 +28,7 @@ const FIELDS: { field: Field; label: string; kind: Kind }[] = [
   { field: 'pole_pull_kg', label: 'Pull on the pole', kind: 'mass' },
   { field: 'cockpit_water_kg', label: 'Water in the cockpit', kind: 'mass' },
   { field: 'tank_kg', label: 'Bait tank', kind: 'mass' },
-  { field: 'remount_share', label: 'Body weight on the gunwale', kind: 'ratio' },
+  { field: 'remount_share', label: 'Share of you on the gunwale', kind: 'ratio' },
   { field: 'flooded_share', label: 'Hull flooded', kind: 'ratio' },
 ]
 const wide = (field: Field) => props.wrong(`demands.${field}`)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What the boat is asked for, worst first: heel, freeboard, and how much of the margin it takes. */
+/** Situations, worst first: heel, freeboard, and how much of the margin it takes. */
 import type { Demand, Drawing } from '@/api/client'
 import HeeledSection from '@/drawing/HeeledSection.vue'
 import { number, show, unitOf, type Units } from '@/kit/units'
@@ -14,7 +14,7 @@ function heel(deg: number | null): string {
   return size === '0.0' ? '0.0°' : `${size}° ${deg > 0 ? 'starb.' : 'port'}`
 }
 function percent({ margin_used: share, margin_band: band }: Demand): string {
-  if (share === null) return 'no margin'
+  if (share === null) return 'over'
   if (share > 2) return 'over 200 %'
   return `${(100 * share).toFixed(0)}${band === null ? '' : ` ± ${(100 * band).toFixed(0)}`} %`
 }
@@ -25,11 +25,11 @@ function percent({ margin_used: share, margin_band: band }: Demand): string {
     <thead>
       <tr>
         <th scope="col" />
-        <th scope="col" class="left">Demand</th>
+        <th scope="col" class="left">Situation</th>
         <th scope="col">heel</th>
         <th scope="col">least freeboard, {{ unitOf('length', units) }}</th>
         <th scope="col">GM, {{ unitOf('length', units) }}</th>
-        <th scope="col">margin used</th>
+        <th scope="col">stability margin used</th>
         <th scope="col" />
       </tr>
     </thead>
@@ -57,7 +57,7 @@ function percent({ margin_used: share, margin_band: band }: Demand): string {
         <td class="num">{{ one.gm_m === null ? '—' : number(one.gm_m, 'length', units) }}</td>
         <td
           class="num"
-          :title="`lever ${show(one.lever_m, 'length', units)} of ${show(one.greatest_gz_m ?? 0, 'length', units)}`"
+          :title="`heeling lever ${show(one.lever_m, 'length', units)} of ${show(one.greatest_gz_m ?? 0, 'length', units)}`"
         >
           {{ percent(one) }}
           <span class="bar" aria-hidden="true"

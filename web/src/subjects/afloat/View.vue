@@ -69,7 +69,7 @@ const { width } = useElementSize(chart)
 const small = computed(() => Math.max(150, Math.floor(width.value / 3) - 6))
 const SCHOOL = {
   rating: 'R: rating',
-  'working share': 'W: working share',
+  'working share': 'W: working load',
   freeboard: 'F: freeboard target',
   'dry floors': 'D: floors just dry',
 } as const
@@ -82,7 +82,7 @@ const SCHOOL = {
       <section class="terms" aria-label="Hydrostatics">
         <h1>Afloat</h1>
         <p class="soft">
-          The boat by itself, with nobody balancing.
+          The boat alone, with nobody balancing.
           {{ store.figures?.bands?.hull === 'calibrated' ? '' : 'Estimate from a tape.' }}
         </p>
         <table>
@@ -113,7 +113,7 @@ const SCHOOL = {
           />
         </div>
         <div class="head">
-          <h2>Demands, most of the margin first</h2>
+          <h2>Situations, the most demanding first</h2>
           <el-button size="small" data-testid="set-numbers" @click="asking = true"
             >Set the numbers…</el-button
           >
@@ -150,9 +150,8 @@ const SCHOOL = {
           </ul>
         </template>
         <p class="soft">
-          The maker's rating and instructions win over any figure here. Never anchor from the side;
-          be able to let go in one motion. Try a capsize and getting back in, in warm shallow water
-          with help.
+          Use whichever limit is lower, the maker's or ours. Never anchor from the side; be able to
+          let go in one motion. Try a capsize and getting back in, in warm shallow water with help.
         </p>
       </section>
     </template>
@@ -164,7 +163,7 @@ const SCHOOL = {
       :units="look.units"
       @close="figure = null"
     />
-    <el-drawer v-model="asking" title="What the boat is asked for" size="360">
+    <el-drawer v-model="asking" title="Situations" size="360">
       <DemandNumbersForm
         v-if="numbers"
         v-model="numbers"

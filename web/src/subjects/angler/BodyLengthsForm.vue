@@ -38,7 +38,7 @@ watch(
   <details data-testid="lengths">
     <summary>Measured lengths</summary>
     <p class="soft">
-      Two minutes on land, with a wall, a chair and somebody with a tape. Sit on the floor or a hard
+      Two minutes on land, with a wall, a chair and a helper with a tape. Sit on the floor or a hard
       chair, back flat to the wall. <b>Wall to fingertips</b>: one arm level, straight ahead; the
       one that matters most. <b>Seat to shoulder</b>: seat to the top of the shoulder joint.
       <b>Wall to knee</b> and <b>floor to knee</b>: to the middle of the joint, shin plumb. What is

@@ -26,9 +26,9 @@ function set(change: Partial<Limits>): void {
   <details data-testid="limits">
     <summary>How far you go</summary>
     <p class="soft">
-      Sit on a hard chair as in the boat, feet braced, and let somebody watch a phone's level held
-      to your breastbone: lean and twist as far as you would do it every time, without strain. A
-      stiff back or a sore shoulder belongs in here.
+      Sit on a hard chair as in the boat, feet braced, and have a helper watch a phone's level held
+      to your breastbone: lean and twist as far as you would every time, without strain. If your
+      back is stiff or a shoulder sore, type in less.
     </p>
     <div class="grid">
       <template v-for="[field, word] in ROWS" :key="field">

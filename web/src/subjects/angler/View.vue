@@ -109,7 +109,7 @@ function back(): void {
           :value="''"
           @change="choose"
         >
-          <option value="">somebody else…</option>
+          <option value="">another angler…</option>
           <option v-for="one in others" :key="one.angler_id" :value="one.angler_id">
             {{ one.angler.name }}
           </option>
@@ -156,13 +156,13 @@ function back(): void {
         <label>Seat height</label>
         <QuantityInput
           v-model="seat.z_m"
-          label="Seat height over the bottom"
+          label="Seat height above the bottom"
           kind="length"
           :units="look.units"
           :wrong="wrong('seat.z_m')"
           testid="seat-height"
         />
-        <p class="soft">over the bottom of the boat</p>
+        <p class="soft">above the bottom of the boat</p>
         <label>Recline</label>
         <QuantityInput
           v-model="seat.recline_deg"
@@ -186,12 +186,12 @@ function back(): void {
         <label>Heel height</label>
         <QuantityInput
           v-model="seat.brace_z_m"
-          label="Heel height over the bottom"
+          label="Heel height above the bottom"
           kind="length"
           :units="look.units"
           :wrong="wrong('seat.brace_z_m')"
         />
-        <p class="soft">over the bottom of the boat</p>
+        <p class="soft">above the bottom of the boat</p>
       </div>
       <BodyLengthsForm
         v-model="angler.lengths"
@@ -273,13 +273,13 @@ function back(): void {
           <dd class="num">{{ show(store.drawing.reach_m, 'length', look.units) }}</dd>
         </div>
         <div>
-          <dt>Steadiness (GM), seated</dt>
+          <dt>Stability (GM), seated</dt>
           <dd class="num" data-testid="angler-gm">
             {{ show(store.figures.afloat.gm_m, 'length', look.units) }}
           </dd>
         </div>
         <div>
-          <dt>Weight acts, over the bottom</dt>
+          <dt>Weight acts, above the bottom</dt>
           <dd class="num">{{ show(store.figures.afloat.weight_at[2], 'length', look.units) }}</dd>
         </div>
       </dl>

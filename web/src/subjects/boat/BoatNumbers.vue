@@ -52,15 +52,15 @@ defineProps<{ units: Units; wrong: (field: string) => string }>()
         ['all aboard and the boat', 'and the boat'],
       ]"
     />
-    <label>Working share</label>
+    <label>Working load</label>
     <QuantityInput
       v-model="boat.working_share"
-      label="Working share of the rating"
+      label="Share of the rating that you load"
       kind="ratio"
       :units="units"
       :wrong="wrong('working_share')"
     />
-    <p class="soft">of the rating; 65 to 75 % is usual, the rating a hard stop</p>
+    <p class="soft">of the rating; past the rating is a No-go</p>
     <label for="propulsion">Goes by</label>
     <select id="propulsion" v-model="boat.propulsion" data-testid="propulsion">
       <option v-for="[kind, word] in PROPULSION" :key="kind" :value="kind">{{ word }}</option>

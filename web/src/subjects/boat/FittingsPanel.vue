@@ -40,8 +40,8 @@ function drop(i: number): void {
 
 <template>
   <p class="soft">
-    Distances from the bow, to port positive off the centreline, heights over the lowest point. What
-    a tube or drive well takes out of the hull counts against its lift.
+    Distances from the bow, to port positive off the centerline, heights above the lowest point.
+    What a tube or drive well takes out of the hull counts against its lift.
   </p>
   <h2>Wells, {{ unitOf('length', units) }}</h2>
   <div class="wells">
@@ -106,7 +106,7 @@ function drop(i: number): void {
     >
   </div>
   <p v-if="boat.fittings.length === 0" class="soft">
-    Nothing yet. Add what the boat came with: things will be fixed to it later.
+    Nothing yet. Add what the boat came with: items can be mounted on it later.
   </p>
   <ul>
     <li v-for="(one, i) in boat.fittings" :key="i" :class="{ chosen: chosen === i }">
@@ -126,7 +126,7 @@ function drop(i: number): void {
         <label>To port</label>
         <QuantityInput
           v-model="one.y_m"
-          label="To port of the centreline"
+          label="To port of the centerline"
           kind="length"
           :units="units"
         />

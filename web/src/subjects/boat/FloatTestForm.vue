@@ -70,7 +70,7 @@ const dots = computed(() =>
     <template v-if="test">
       <TestLoad v-model="test" :units="units" :bow_x_m="bow_x_m" testid="float" />
       <div class="marks">
-        <span class="soft">from the bow</span><span class="soft">gunwale over water</span><span />
+        <span class="soft">from the bow</span><span class="soft">freeboard</span><span />
         <template v-for="(mark, i) in test.marks" :key="i">
           <FromBowInput
             v-model="mark.x_m"
@@ -80,7 +80,7 @@ const dots = computed(() =>
           />
           <QuantityInput
             v-model="mark.freeboard_m"
-            :label="`Mark ${i + 1}: gunwale over the water`"
+            :label="`Mark ${i + 1}: freeboard`"
             kind="length"
             :units="units"
             :testid="`mark-${i}`"
@@ -111,7 +111,7 @@ const dots = computed(() =>
           :series="series"
           :dots="dots"
           :x-name="`from the bow, ${unitOf('length', units)}`"
-          :y-name="`gunwale over water, ${unitOf('length', units)}`"
+          :y-name="`freeboard, ${unitOf('length', units)}`"
           label="Freeboard at the marks, measured and modelled"
         />
       </template>

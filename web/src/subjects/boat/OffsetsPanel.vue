@@ -48,7 +48,7 @@ const drop = (i: number) => boat.value.measured.splice(i, 1)
 <template>
   <h2>Measured points</h2>
   <p class="soft">
-    Check a drawn section: from the bow, off the middle, over the floor. A point that disagrees
+    Check a drawn section: from the bow, off the middle, above the ground. A point that disagrees
     shows red on the sections.
   </p>
   <div class="points">

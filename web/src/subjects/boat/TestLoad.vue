@@ -30,7 +30,7 @@ defineProps<{ units: Units; bow_x_m: number; testid: string }>()
     <label>Height</label>
     <QuantityInput
       v-model="test.load_z_m"
-      label="Height of its centre over the bottom"
+      label="Height of its centre above the bottom"
       kind="length"
       :units="units"
     />

@@ -94,7 +94,7 @@ function back(): void {
       </div>
       <template v-if="tab === 'measures'">
         <p class="soft lead">
-          Boat level on a flat floor, tape and a friend. Type as the tape reads: 366 cm, 12'0", 144
+          Boat level on flat ground, tape and a friend. Type as the tape reads: 366 cm, 12'0", 144
           in.
         </p>
         <TapeForm

@@ -3,7 +3,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { ArrangeProgress, Arrangement } from '@/api/client'
 import type { Units } from '@/kit/units'
-import { listWords, said, trimWords } from '@/kit/words'
+import { counted, listWords, said, trimWords } from '@/kit/words'
 import { number } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { useLook } from '@/setup/look'
@@ -76,7 +76,7 @@ async function preview(): Promise<void> {
 }
 async function apply(): Promise<void> {
   stop()
-  const words = `arrange ${best.value!.moved} things`
+  const words = `Arrange ${counted(best.value!.moved)}`
   if (await store.takeMoves(words, best.value!.places, null)) open.value = false
   else trouble.value = store.refusal?.message ?? ''
 }
@@ -116,9 +116,9 @@ onScopeDispose(stop)
 <template>
   <el-dialog v-model="open" title="Arrange everything" width="560" align-center>
     <p class="soft">
-      Looks for places for all that may be moved at once: level, low, at hand by use, and with as
-      few moves as will do. What is locked ({{ locked }}) and what is worn stays; a rod goes with
-      its holder, and a crate with what is in it.
+      Looks for places for everything that may move: level, low, within reach by use, in as few
+      moves as it takes. What is locked ({{ locked }}) and what is worn stays; a rod goes with its
+      holder, and a crate with what is in it.
     </p>
     <div class="bar">
       <progress :value="share" max="100" aria-label="Arranging" />
@@ -163,7 +163,7 @@ onScopeDispose(stop)
       </p>
     </template>
     <p v-else-if="progress && !running">
-      Nothing better was found than what is there; unlock more, or move one thing yourself.
+      Nothing better was found than what is there; unlock more, or move one item yourself.
     </p>
     <template #footer>
       <el-button :disabled="!best" data-testid="arrange-preview" @click="preview"

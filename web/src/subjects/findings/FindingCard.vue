@@ -47,7 +47,7 @@ function accept(): void {
         </template>
       </p>
       <p>{{ finding.why }}</p>
-      <p class="clear">To clear it: {{ said(finding.clear, units) }}.</p>
+      <p class="clear">{{ said(finding.clear, units) }}.</p>
       <p v-if="finding.caution" class="soft caution">{{ finding.caution }}</p>
       <div class="acts">
         <template v-if="!finding.accepted">
@@ -80,14 +80,14 @@ function accept(): void {
           </button>
         </template>
         <button v-else type="button" class="small" data-testid="accept-back" @click="emit('back')">
-          Accept no longer
+          Reopen
         </button>
       </div>
       <form v-if="accepting && !finding.accepted" @submit.prevent="accept">
         <input
           v-model="reason"
-          aria-label="Why you live with it"
-          placeholder="why you live with it"
+          aria-label="Why you accept it"
+          placeholder="why you accept it"
           maxlength="400"
           required
           data-testid="reason"

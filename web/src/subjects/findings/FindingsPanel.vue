@@ -79,12 +79,12 @@ defineExpose({ tryTop, drop })
 </script>
 
 <template>
-  <section class="findings" aria-label="To look at" data-testid="findings">
+  <section class="findings" aria-label="Findings" data-testid="findings">
     <h1 class="on-paper">
-      {{ store.kept?.setup.name }} · {{ store.kept?.setup.boat.name }}, judged for {{ profile }}
+      {{ store.kept?.setup.name }} · {{ store.kept?.setup.boat.name }}, limits for {{ profile }}
     </h1>
     <div class="top">
-      <h2>To look at · {{ open.length }}</h2>
+      <h2>Findings · {{ open.length }}</h2>
       <button
         type="button"
         class="link"
@@ -104,8 +104,8 @@ defineExpose({ tryTop, drop })
       <button
         type="button"
         class="link profile"
-        :title="`Judged for ${profile}; set limits`"
-        :aria-label="`Judged for ${profile}; set limits`"
+        :title="`Limits for ${profile}: change them`"
+        :aria-label="`Limits for ${profile}: change them`"
         data-testid="limits"
         @click="limits = true"
       >
@@ -128,8 +128,8 @@ defineExpose({ tryTop, drop })
       @drop="advice.drop"
     />
     <p v-if="!open.length" class="fine clean">
-      <VerdictMark verdict="fine" bare /> Nothing to look at. Try it in shallow warm water near
-      shore, with help.
+      <VerdictMark verdict="fine" bare /> No findings. That does not make it safe: try it in warm
+      shallow water near shore, with help.
     </p>
     <template v-for="group in groups" :key="group.where">
       <h3 v-if="group.where">{{ group.where }}</h3>

@@ -95,7 +95,7 @@ const PROFILE: {
     label: 'How much may be carried',
     words: [
       ['tightest', 'the tightest'],
-      ['working share', 'working share'],
+      ['working load', 'working load'],
       ['freeboard', 'freeboard'],
     ],
     of: (judging) => judging.school,
@@ -103,14 +103,14 @@ const PROFILE: {
   },
 ]
 const LEVELS: [Level, string][] = [
-  ['fine', 'fine to'],
-  ['watch', 'watch to'],
-  ['fix', 'fix to'],
+  ['fine', 'OK to'],
+  ['watch', 'Watch to'],
+  ['fix', 'Fix to'],
 ]
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Judged for" width="760" align-center>
+  <el-dialog v-model="open" title="Limits for this trip" width="760" align-center>
     <template v-if="store.kept">
       <div class="profile">
         <ChoiceGroup
@@ -123,8 +123,8 @@ const LEVELS: [Level, string][] = [
         />
       </div>
       <p class="soft">
-        Our own starting levels, for this water and hand; laws, makers' labels and qualified people
-        win over them. The maker's rating is a stop by any rule.
+        Our own starting levels, for this water and your practice. The law, makers' labels and
+        qualified people come first. Past the maker's rating is always a No-go.
       </p>
       <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
       <div class="scroll">

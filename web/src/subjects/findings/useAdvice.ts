@@ -25,7 +25,7 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
     const advice = asked.answer.value
     return !advice || advice.suggestions.length
       ? ''
-      : `None of ${advice.looked_at} moves helps without causing something as bad.`
+      : `None of the ${advice.looked_at} moves tried helps without causing something as bad.`
   })
   const tried = ref<number | null>(null)
 

@@ -44,8 +44,6 @@ export function useStanding() {
   }
   onScopeDispose(hangUp)
 
-  const words = computed(() =>
-    ahead.value ? `waiting: ${ahead.value === 1 ? 'one' : ahead.value} before this` : '',
-  )
+  const words = computed(() => (ahead.value ? `waiting: ${ahead.value} ahead of this` : ''))
   return { words, begin, hangUp }
 }

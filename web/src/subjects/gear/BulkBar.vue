@@ -49,12 +49,12 @@ function choose(edit: (value: string) => Edit, event: Event): void {
 </script>
 
 <template>
-  <div class="bulk" data-testid="bulk" role="group" :aria-label="`${count} picked`">
-    <b>{{ count }} picked</b>
+  <div class="bulk" data-testid="bulk" role="group" :aria-label="`${count} selected`">
+    <b>{{ count }} selected</b>
     <select
       v-for="[field, word, options, edit] in FIELDS"
       :key="field"
-      :aria-label="`${word}, for all picked`"
+      :aria-label="`${word}, for all selected`"
       :data-testid="`bulk-${field}`"
       @change="choose(edit, $event)"
     >

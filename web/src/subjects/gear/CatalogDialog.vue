@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Generic things with typical figures, copied into the pile as guesses. */
+/** Generic items with typical figures, copied into the pile as guesses. */
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Thing } from '@/api/client'
 import { number, unitOf, type Units } from '@/kit/units'
@@ -26,7 +26,7 @@ const found = computed(() => {
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Generic things" width="520" align-center>
+  <el-dialog v-model="open" title="Generic items" width="520" align-center>
     <p class="soft">
       Typical figures, none a maker's. Each comes as a guess ○ until you weigh yours.
     </p>

@@ -104,7 +104,7 @@ const HEADS: { column: Column; word: string }[] = [
   <table @keydown="walk">
     <thead>
       <tr>
-        <th scope="col"><input v-model="all" type="checkbox" aria-label="Pick all" /></th>
+        <th scope="col"><input v-model="all" type="checkbox" aria-label="Select all" /></th>
         <th
           v-for="head in HEADS"
           :key="head.column"
@@ -135,7 +135,7 @@ const HEADS: { column: Column; word: string }[] = [
             v-model="picked"
             type="checkbox"
             :value="row.id"
-            :aria-label="`Pick ${row.thing.name}`"
+            :aria-label="`Select ${row.thing.name}`"
           />
         </td>
         <td>
@@ -182,7 +182,7 @@ const HEADS: { column: Column; word: string }[] = [
             class="cell"
             :value="row.thing.fixing.by"
             :options="FIXINGS"
-            :label="`How ${row.thing.name} is fixed`"
+            :label="`What ${row.thing.name} is mounted with`"
             @choose="put(row, mountedBy($event)(row.thing))"
           />
         </td>

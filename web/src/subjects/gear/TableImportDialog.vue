@@ -39,7 +39,7 @@ async function read(event: Event): Promise<void> {
 <template>
   <el-dialog v-model="open" title="Gear from a CSV file" width="600" align-center>
     <p class="soft">
-      One row a thing; a column <code>name</code> and one of weights (<code>mass_kg</code> or
+      One row for each item; a column <code>name</code> and one of weights (<code>mass_kg</code> or
       <code>mass_lb</code>) are enough. Nothing changes before you say so.
     </p>
     <input
@@ -76,7 +76,7 @@ async function read(event: Event): Promise<void> {
         :disabled="!does"
         data-testid="take-good"
         @click="emit('take', text, true)"
-        >Take the {{ does }} good ones</el-button
+        >Import the {{ does }} good ones</el-button
       >
       <el-button
         v-else
@@ -85,7 +85,7 @@ async function read(event: Event): Promise<void> {
         :disabled="!does"
         data-testid="take-all"
         @click="emit('take', text, false)"
-        >Take them in</el-button
+        >Import</el-button
       >
     </template>
   </el-dialog>

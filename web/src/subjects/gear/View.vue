@@ -99,15 +99,15 @@ async function take(text: string, take_good: boolean): Promise<void> {
         v-model="search"
         size="small"
         class="find"
-        placeholder="Find a thing"
-        aria-label="Find a thing"
+        placeholder="Find an item"
+        aria-label="Find an item"
         clearable
       />
       <select v-model="kind" aria-label="Kind">
         <option value="">every kind</option>
         <option v-for="one in KINDS" :key="one">{{ one }}</option>
       </select>
-      <select v-model="only" aria-label="Which things" data-testid="only">
+      <select v-model="only" aria-label="Which items" data-testid="only">
         <option value="all">all</option>
         <option>aboard</option>
         <option>ashore</option>
@@ -120,24 +120,24 @@ async function take(text: string, take_good: boolean): Promise<void> {
         :href="`/api/v1/setups/${store.kept.setup_id}/gear.csv`"
         download
         data-testid="gear-export"
-        >CSV out</a
+        >Export CSV</a
       >
       <el-button size="small" data-testid="gear-import" @click="importOpen = true"
-        >CSV in…</el-button
+        >Import CSV…</el-button
       >
       <el-button size="small" data-testid="gear-catalog" @click="catalogOpen = true"
-        >Generic things…</el-button
+        >Generic items…</el-button
       >
       <el-button size="small" type="primary" data-testid="gear-add" @click="edit(null)"
-        >Add a thing</el-button
+        >Add item</el-button
       >
     </div>
     <BulkBar v-if="chosen.length" :count="chosen.length" @change="changeAll" @multiply="multiply" />
     <p v-if="Object.keys(store.things).length === 0" class="soft">
-      Nothing in the pile yet. Weigh one thing on the kitchen scale and add it, or copy generic
-      things to start with; guesses are fine and are marked as such.
+      No gear yet. Weigh one item on the kitchen scale and add it, or copy generic items to start
+      with; guesses are fine and are marked as such.
     </p>
-    <p v-else-if="rows.length === 0" class="soft">Nothing like that in the pile.</p>
+    <p v-else-if="rows.length === 0" class="soft">No gear like that.</p>
     <div v-else class="scroll">
       <GearTable
         v-model:picked="picked"

@@ -41,10 +41,10 @@ function lean(row: Aboard): string {
 
 <template>
   <div class="frame">
-    <table aria-label="Reach of things aboard" data-testid="reach-table">
+    <table aria-label="Reach of items aboard" data-testid="reach-table">
       <thead>
         <tr>
-          <th scope="col">Thing</th>
+          <th scope="col">Item</th>
           <th scope="col">Used</th>
           <th scope="col">Wants</th>
           <th scope="col">Is</th>
@@ -88,7 +88,7 @@ function lean(row: Aboard): string {
               <template v-if="row.steps.length">first {{ row.steps.join(', then ') }}</template>
               <template v-if="short(row)">
                 {{ row.steps.length ? '; ' : '' }}a hand stays
-                {{ show(row.short_m, 'length', units, 0) }} short while one sits still
+                {{ show(row.short_m, 'length', units, 0) }} short while you sit still
               </template>
             </td>
           </tr>
@@ -96,7 +96,7 @@ function lean(row: Aboard): string {
       </tbody>
     </table>
     <p v-if="rows.length === 0" class="soft">
-      Nothing is aboard yet. Put things on the boat on the Bench; here you see who comes to them.
+      Nothing is aboard yet. Put items on the boat on the Bench; here you see what you can reach.
     </p>
   </div>
 </template>

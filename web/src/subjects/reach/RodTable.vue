@@ -29,7 +29,7 @@ function reel(out_m: number | null | undefined): string {
           <th scope="col">Tip past bow</th>
           <th scope="col">stern</th>
           <th scope="col">beam</th>
-          <th scope="col">over the seat</th>
+          <th scope="col">above the seat</th>
         </tr>
       </thead>
       <tbody>
@@ -89,7 +89,7 @@ function reel(out_m: number | null | undefined): string {
         {{ one.name }}: {{ ZONE_WORD[one.zone] }},
         {{ one.holds ? `holds ${name(one.holds)}` : 'free' }}
       </li>
-      <li v-if="reach.parking.length === 0" class="soft">None: there is nowhere to park a rod.</li>
+      <li v-if="reach.parking.length === 0" class="soft">None: there is no place to park a rod.</li>
     </ul>
   </div>
 </template>

@@ -17,7 +17,8 @@ import { show } from '@/kit/units'
 import { ZONE_WORD } from '@/kit/words'
 import { layOut } from '@/drawing/sheet'
 import { rowsById } from '@/drawing/stands'
-import { titled } from '@/drawing/things'
+import { looksInside } from '@/drawing/insides'
+import LabelMarks from '@/drawing/LabelMarks.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import ReachTable from './ReachTable.vue'
 import RodTable from './RodTable.vue'
@@ -85,20 +86,34 @@ const sheet = computed(() => {
   return layOut(Math.max(300, width.value), 740, x[0]!, x.at(-1)!)
 })
 const rows = computed(() => rowsById(store.figures))
-const drawn = computed<Drawn[]>(() =>
-  [...rows.value].flatMap(([id, aboard]) => {
-    const thing = store.things[String(id)]
-    const { depth } = aboard
-    return thing
-      ? [{ id, thing, stand: aboard, aboard, selected: id === chosen.value, ghost: false, depth }]
-      : []
-  }),
-)
-
-const titles = computed(() => ({
-  plan: titled(sheet.value, drawn.value, 'plan'),
-  side: titled(sheet.value, drawn.value, 'side'),
-}))
+const drawn = computed<Drawn[]>(() => {
+  const shown = looksInside(
+    store.places,
+    store.things,
+    store.kept?.setup.boat.fittings ?? [],
+    chosen.value === null ? [] : [chosen.value],
+  )
+  return [...rows.value]
+    .flatMap(([id, aboard]) => {
+      const thing = store.things[String(id)]
+      const selected = id === chosen.value
+      return thing
+        ? [
+            {
+              id,
+              thing,
+              stand: aboard,
+              aboard,
+              selected,
+              ghost: false,
+              depth: aboard.depth,
+              ...shown(id),
+            },
+          ]
+        : []
+    })
+    .filter((one) => !one.hidden)
+})
 
 // The figure leans over to the chosen thing, and the boat with it.
 const target = computed(() => {
@@ -153,14 +168,14 @@ const label = (id: number): string => {
         </button>
         <QuantityInput
           v-model="height_m"
-          label="Height of the map over the bottom of the boat"
+          label="Height of the map above the bottom of the boat"
           kind="length"
           :units="look.units"
           testid="map-height"
         />
-        <span class="soft key hand">in hand</span>
-        <span class="soft key lean">with a lean</span>
-        <span class="soft key twist">with a twist</span>
+        <span class="soft key hand">within reach</span>
+        <span class="soft key lean">lean needed</span>
+        <span class="soft key twist">twist needed</span>
       </div>
       <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
       <div ref="frame" class="sheet">
@@ -213,8 +228,6 @@ const label = (id: number): string => {
               :drawn="one"
               :view="view"
               :label="label(one.id)"
-              :named="false"
-              :titled="titles[view].has(one.id)"
               @grab="chosen = one.id"
               @pick="chosen = one.id"
             />
@@ -224,6 +237,13 @@ const label = (id: number): string => {
               :seat="store.kept.setup.seat"
               :view="view"
               :all="reaching !== null"
+            />
+            <LabelMarks
+              :sheet="sheet"
+              :drawing="store.drawing"
+              :things="drawn"
+              :view="view"
+              :leaders="view === 'plan'"
             />
           </g>
           <HullSide
@@ -245,12 +265,13 @@ const label = (id: number): string => {
           }}<template v-if="reaching.heel_deg != null"
             >, the boat heels {{ Math.abs(reaching.heel_deg).toFixed(1) }}° to
             {{ reaching.heel_deg > 0 ? 'starboard' : 'port' }},
-            {{ Math.round(100 * (reaching.margin_used ?? 0)) }} % of the righting margin used,
-            {{ show(reaching.freeboard_m ?? 0, 'length', look.units) }} of freeboard left</template
+            {{ Math.round(100 * (reaching.margin_used ?? 0)) }} % of the righting stability margin
+            used, {{ show(reaching.freeboard_m ?? 0, 'length', look.units) }} of freeboard
+            left</template
           >.</template
         >
         <span v-else class="soft"
-          >Choose a thing in the table or on the boat: the figure leans to it, and the boat with
+          >Select an item in the table or on the boat: the figure leans to it, and the boat with
           it.</span
         >
       </p>
