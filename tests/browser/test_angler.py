@@ -115,7 +115,7 @@ def test_the_table_begins_with_trouble_and_the_figure_leans_to_what_is_chosen(
 def test_a_cleat_comes_into_the_hand_when_it_is_moved_there(bench: Page) -> None:
     """The anchor is made fast behind the back; beside the seat it is in hand."""
     row = aboard(bench, ANCHOR)
-    expect(row.locator(".zone")).to_have_text("ashore")
+    expect(row.locator(".zone")).to_have_text("no reach")
     row.click()
     type_in(bench, "from-bow", "180")
     type_in(bench, "to-side", "30")

@@ -176,7 +176,7 @@ def test_every_figure_opens_how_it_was_computed(bench: Page) -> None:
 def test_reach_is_said_for_every_thing_aboard(bench: Page) -> None:
     zones = bench.locator("[data-aboard] .zone").all_inner_texts()
     assert len(zones) == 22
-    assert set(zones) == {"hand", "lean", "twist", "leave", "ashore"}
+    assert set(zones) == {"hand", "lean", "twist", "leave", "no reach"}
 
 
 def test_what_two_tabs_change_is_kept_from_both(bench: Page, server: Server) -> None:

@@ -13,8 +13,16 @@ PFD, SCREEN = 24, 6
 
 
 def card(page: Page, key: str) -> Locator:
-    """A finding."""
+    """A finding, in whatever it is told with."""
+    open_causes(page)
     return page.locator(f'[data-finding^="{key}"]')
+
+
+def open_causes(page: Page) -> None:
+    """Open every card that tells of several findings."""
+    closed = page.locator('.cause > .head[aria-expanded="false"]')
+    while closed.count():
+        closed.first.click()
 
 
 def count(page: Page, verdict: str) -> int:
@@ -38,9 +46,10 @@ def step_label(page: Page) -> str:
 
 def follow(page: Page) -> str | None:
     """Try the worst for which there is a way out, and apply it; None where nothing is left."""
+    open_causes(page)
     for verdict in ("stop", "fix"):
         for i in range(count(page, verdict)):
-            one = page.locator(f".card.{verdict}").nth(i)
+            one = page.locator(f"li.card.{verdict}").nth(i)
             one.locator(".head").click()
             one.get_by_test_id("try").click()
             expect(one.locator('[data-testid="apply"], .told')).to_be_visible(timeout=ADVICE_MS)
@@ -142,13 +151,15 @@ def test_one_is_accepted_with_a_reason_and_no_longer(bench: Page, server: Server
 def test_filter_and_groups(bench: Page, server: Server) -> None:
     panel = bench.get_by_test_id("findings")
     bench.get_by_test_id("count-fix").click()
-    expect(panel.locator(".card")).to_have_count(7)
-    expect(panel.locator(".card.watch")).to_have_count(0)
+    open_causes(bench)
+    expect(panel.locator("li.card")).to_have_count(7)
+    expect(panel.locator("li.card.watch")).to_have_count(0)
     bench.get_by_test_id("by-place").click()
     expect(panel.locator("h3").first).to_be_visible()
     assert "Beside the seat" in panel.locator("h3").all_inner_texts()
     bench.get_by_test_id("count-fix").click()
-    assert panel.locator(".card").count() > 15
+    open_causes(bench)
+    assert panel.locator("li.card").count() > 15
 
 
 def test_on_paper_every_finding_stands_with_its_reasons(bench: Page, server: Server) -> None:

@@ -88,12 +88,16 @@ def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_af
 
 
 def test_a_thing_snaps_where_it_fits_and_says_why_where_it_does_not(bench: Page) -> None:
-    pick_up(bench, shelf(bench, TANK))
+    aboard(bench, DRY_BAG).click()  # under the hatch it shows once it is looked for
     hatch = middle(drawn(bench, DRY_BAG))
+    aboard(bench, DRY_BAG).click()
+    pick_up(bench, shelf(bench, TANK))
     bench.mouse.move(*hatch, steps=4)
     said = bench.get_by_role("status").filter(has_text="Bow hatch")
     expect(said).to_contain_text("too wide for the mouth of Bow hatch by 4")
-    bench.mouse.move(*middle(drawn(bench, 11)), steps=4)  # the fish bag is in the tank well
+    bag = drawn(bench, 11).bounding_box()  # in the tank well; its fore end is near the middle
+    assert bag is not None
+    bench.mouse.move(bag["x"], bag["y"] + bag["height"] / 2, steps=4)
     expect(bench.get_by_role("status").filter(has_text="tank well")).to_be_visible()
     bench.mouse.up()
     expect(aboard(bench, TANK)).to_be_visible()

@@ -5,7 +5,7 @@ from pydantic import ConfigDict
 from neat_hull.model.afloat import Afloat, Curve, Strip
 from neat_hull.model.base import Answer
 from neat_hull.model.evidence import Bands
-from neat_hull.model.findings import Finding
+from neat_hull.model.findings import Card, Finding
 from neat_hull.model.load import Weight
 from neat_hull.model.reach import Aboard
 from neat_hull.model.room import Clash
@@ -14,7 +14,8 @@ from neat_hull.model.room import Clash
 class Figures(Answer):
     """Everything live about a setup. `trouble` says why there is no `afloat`.
 
-    findings are what is worth looking at, the worst first. Each other line is a subject's part, by
+    findings are what is worth looking at, the worst first; cards tell of those that nobody lives
+    with, by cause. Each other line is a subject's part, by
     its key; a part that has no line yet goes along untyped.
     """
 
@@ -29,3 +30,4 @@ class Figures(Answer):
     clashes: list[Clash]
     bands: Bands | None
     findings: list[Finding]
+    cards: list[Card]

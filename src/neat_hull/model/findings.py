@@ -1,4 +1,4 @@
-"""What is found in a setup."""
+"""What is found in a setup, and the cards that tell of it: one for each cause."""
 
 from neat_hull.model.base import Answer, Point
 from neat_hull.model.said import Amount, Said, Verdict
@@ -33,3 +33,16 @@ class Finding(Answer):
     accepted: str | None
     accepted_on: str | None
     returned: bool
+
+
+class Card(Answer):
+    """Findings with one cause, told as one: by their keys, the worst first.
+
+    title is that of the worst of them, or tells of all where a rule has words for several.
+    thing_id is what a picture of it shows.
+    """
+
+    title: Said
+    verdict: Verdict
+    keys: list[str]
+    thing_id: int | None

@@ -41,19 +41,23 @@ Check = Callable[[Evaluated], Iterable[Found]]
 
 @dataclass(frozen=True)
 class Rule:
-    """A rule: its code, which stored keys hang on, its topic, what it is about, and the check."""
+    """A rule: its code, which stored keys hang on, its topic, what it is about, and the check.
+
+    many are words for several of its findings, where these have one cause: {} is how many.
+    """
 
     code: str
     topic: str
     about: str
     check: Check
+    many: str = ""
 
 
-def rule(code: str, topic: str) -> Callable[[Check], Rule]:
+def rule(code: str, topic: str, many: str = "") -> Callable[[Check], Rule]:
     """Make a check of an evaluated setup a rule; its docstring says what it is about and why."""
 
     def named(check: Check) -> Rule:
-        return Rule(code, topic, " ".join((check.__doc__ or "").split()), check)
+        return Rule(code, topic, " ".join((check.__doc__ or "").split()), check, many)
 
     return named
 

@@ -8,6 +8,7 @@ from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
 from neat_hull.whole import registry
+from neat_hull.whole.cards import cards
 from neat_hull.whole.judge import judge
 
 
@@ -37,7 +38,8 @@ def live(ev: Evaluated, judged: bool = True) -> Figures:
             for subject in registry.SUBJECTS
             for key, figure in subject.live.items()
         }
-        return Figures(**parts, findings=ev.once(judge) if judged else [])
+        findings = ev.once(judge) if judged else []
+        return Figures(**parts, findings=findings, cards=cards(ev, findings))
     finally:
         ev.forget_before()  # whatever comes of it, or each would hold on to all before it
 

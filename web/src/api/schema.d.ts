@@ -1654,6 +1654,25 @@ export interface components {
             school: "rating" | "working share" | "freeboard" | "dry floors";
         };
         /**
+         * Card
+         * @description Findings with one cause, told as one: by their keys, the worst first.
+         *
+         *     title is that of the worst of them, or tells of all where a rule has words for several.
+         *     thing_id is what a picture of it shows.
+         */
+        Card: {
+            /** Keys */
+            keys: string[];
+            /** Thing Id */
+            thing_id: number | null;
+            title: components["schemas"]["Said"];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
          * Care
          * @description What harms it.
          */
@@ -2234,7 +2253,8 @@ export interface components {
          * Figures
          * @description Everything live about a setup. `trouble` says why there is no `afloat`.
          *
-         *     findings are what is worth looking at, the worst first. Each other line is a subject's part, by
+         *     findings are what is worth looking at, the worst first; cards tell of those that nobody lives
+         *     with, by cause. Each other line is a subject's part, by
          *     its key; a part that has no line yet goes along untyped.
          */
         Figures: {
@@ -2242,6 +2262,8 @@ export interface components {
             aboard: components["schemas"]["Aboard"][];
             afloat: components["schemas"]["Afloat"] | null;
             bands: components["schemas"]["Bands"] | null;
+            /** Cards */
+            cards: components["schemas"]["Card"][];
             /** Clashes */
             clashes: components["schemas"]["Clash"][];
             curve: components["schemas"]["Curve"] | null;

@@ -138,6 +138,14 @@ export const CHOICES = {
       "dry floors"
     ]
   },
+  "Card": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "Clash": {
     "verdict": [
       "fine",

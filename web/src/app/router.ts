@@ -5,7 +5,7 @@ import { afloat } from '@/subjects/afloat'
 import { angler } from '@/subjects/angler'
 import { boat } from '@/subjects/boat'
 import { compare } from '@/subjects/compare'
-import { gear } from '@/subjects/gear'
+import { gear, shapes } from '@/subjects/gear'
 import { reach } from '@/subjects/reach'
 
 /** In the order of the work, a line each. */
@@ -13,5 +13,5 @@ export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, comp
 
 export const router = createRouter({
   history: createWebHistory(),
-  routes: [...SCREENS, { path: '/:rest(.*)*', redirect: '/bench' }],
+  routes: [...SCREENS, shapes, { path: '/:rest(.*)*', redirect: '/bench' }],
 })

@@ -51,7 +51,8 @@ export function useBenchDrag(bench: Bench) {
     if (!under || under.why)
       return { place: within({ ...bare, x_m: tidy(x_m), y_m: tidy(y_m) }), frame: BOAT }
     const frame = frameOf(under)
-    return { place: placedAt(under.place, frame, under.slide_m, x_m, y_m), frame }
+    const place = placedAt(under.place, frame, under.slide_m, x_m, y_m)
+    return { place, frame: place.on ? frame : BOAT } // past the walls of a well it is on the deck
   }
 
   function grabAboard(event: PointerEvent, id: number, view: 'plan' | 'side'): void {

@@ -35,7 +35,11 @@ def unsteady_standing(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-@rule("a-demand-past-its-margin", topic="steadiness")
+@rule(
+    "a-demand-past-its-margin",
+    topic="steadiness",
+    many="{} situations: too little stability margin",
+)
 def a_demand_past_its_margin(ev: Evaluated) -> Iterable[Found]:
     """A lean, a fish, a line, a wave: too much of the righting lever, or too little gunwale left.
 

@@ -12,7 +12,7 @@ from neat_hull.subjects.fit.figures import misfits, overhangs
 _TIPS, _STICKS_OUT = 1 / 3, 1 / 6
 
 
-@rule("does-not-belong-there", topic="fit")
+@rule("does-not-belong-there", topic="fit", many="{} items: do not fit where they are")
 def does_not_belong_there(ev: Evaluated) -> Iterable[Found]:
     """Off its track, through a wall, too big for its space, in a container that is full.
 
@@ -32,7 +32,7 @@ def does_not_belong_there(ev: Evaluated) -> Iterable[Found]:
         )
 
 
-@rule("outside-the-boat", topic="fit")
+@rule("outside-the-boat", topic="fit", many="{} items: hang outside the boat")
 def outside_the_boat(ev: Evaluated) -> Iterable[Found]:
     """Something on the bare deck has a third of itself past the side or an end of the boat, or
     a sixth. Our thresholds."""

@@ -96,7 +96,7 @@ def gunwale_low(ev: Evaluated) -> Iterable[Found]:
     )
 
 
-@rule("floor-wet", topic="load")
+@rule("floor-wet", topic="load", many="{} floors: wet, or nearly")
 def floor_wet(ev: Evaluated) -> Iterable[Found]:
     """A floor with open scuppers lies at or under the water; a plugged well is flooded."""
     rest, band = at_rest(ev), ev.once(bands)

@@ -21,7 +21,7 @@ _ZONE = {
 }
 
 
-@rule("too-far-for-its-use", topic="reach")
+@rule("too-far-for-its-use", topic="reach", many="{} items: too far away for how you use them")
 def too_far_for_its_use(ev: Evaluated) -> Iterable[Found]:
     """Farther than how often it is used asks: each cast in hand, each fish with a lean, hourly
     with a twist. Our threshold, from how people fish."""
@@ -67,7 +67,7 @@ def _nearer(zone: str) -> str:
     }[zone]
 
 
-@rule("emergency-out-of-hand", topic="reach")
+@rule("emergency-out-of-hand", topic="reach", many="{} emergency items: out of reach")
 def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     """What an emergency asks for is neither on the body nor in hand. Our threshold.
 
@@ -92,7 +92,7 @@ def emergency_out_of_hand(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-@rule("too-many-steps", topic="reach")
+@rule("too-many-steps", topic="reach", many="{} items: too many steps to get at them")
 def too_many_steps(ev: Evaluated) -> Iterable[Found]:
     """More lids, zips and things on top than there is time for, by use. Our threshold."""
     for row in ev.once(aboard):

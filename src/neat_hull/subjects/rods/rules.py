@@ -10,7 +10,7 @@ from neat_hull.rig.rules import Found, against, rule
 from neat_hull.subjects.rods.figures import parking, rod_ends
 
 
-@rule("reel-over-the-water", topic="rods")
+@rule("reel-over-the-water", topic="rods", many="{} reels: hang outside the gunwale")
 def reel_over_the_water(ev: Evaluated) -> Iterable[Found]:
     """A reel hangs outside the gunwale. Our threshold."""
     for lie in ev.once(rod_ends):
@@ -61,7 +61,7 @@ def tip_high(ev: Evaluated) -> Iterable[Found]:
         )
 
 
-@rule("tips-close", topic="rods")
+@rule("tips-close", topic="rods", many="{} pairs of rod tips: too close")
 def tips_close(ev: Evaluated) -> Iterable[Found]:
     """The tips of two rods in holders are close to each other. Our threshold."""
     lies = ev.once(rod_ends)

@@ -7,7 +7,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, rule
 
 
-@rule("in-two-setups", topic="trip")
+@rule("in-two-setups", topic="trip", many="{} items: also packed in another setup that day")
 def in_two_setups(ev: Evaluated) -> Iterable[Found]:
     """The same single thing is aboard in another setup of the same day."""
     for thing_id, other in ev.elsewhere:

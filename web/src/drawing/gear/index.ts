@@ -58,7 +58,7 @@ const LONG: Partial<Record<PictureName, Picture>> = {
 
 export const PICTURES = Object.keys(STANDING) as PictureName[]
 
-type Family = 'sand' | 'mist' | 'apricot' | 'green' | 'stone' | 'card'
+type Family = 'sand' | 'mist' | 'apricot' | 'green' | 'stone' | 'untinted'
 const FAMILY: Record<Thing['kind'], Family> = {
   storage: 'sand',
   tackle: 'sand',
@@ -74,8 +74,8 @@ const FAMILY: Record<Thing['kind'], Family> = {
   cart: 'stone',
   holder: 'stone',
   paddle: 'stone',
-  rod: 'card',
-  other: 'card',
+  rod: 'untinted',
+  other: 'untinted',
 }
 export const familyOf = (thing: Thing): Family => (thing.drogue ? 'apricot' : FAMILY[thing.kind])
 

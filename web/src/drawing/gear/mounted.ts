@@ -66,11 +66,11 @@ export const holder: Picture = {
     part('dark', box(-l * 0.1, 0, l * 0.12, w)),
   ],
   side: ({ l, h }) => {
-    const thick = Math.min(l, h) * 0.32
-    const [dx, dy] = [l * 0.62, h * 0.5]
+    const thick = Math.min(l * 0.56, h * 0.3)
+    const [dx, dy] = [l * 0.5, h * 0.5]
     const far = Math.hypot(dx, dy)
     const [ex, ey] = [(-dy / far) * (thick / 2), (dx / far) * (thick / 2)]
-    const [x0, y0] = [-l * 0.34, h * 0.34]
+    const [x0, y0] = [-l * 0.3, h * 0.34]
     return [
       part(
         'card',

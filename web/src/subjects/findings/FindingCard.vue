@@ -1,13 +1,16 @@
 <script setup lang="ts">
 /** One finding: what and where; opened, its figure against the limit, why, and ways out. */
 import { ref, watch } from 'vue'
-import type { Finding } from '@/api/client'
+import type { Finding, Thing } from '@/api/client'
+import GearPicture from '@/drawing/GearPicture.vue'
 import type { Units } from '@/kit/units'
 import { againstLimit, said } from '@/kit/words'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
 const props = defineProps<{
   finding: Finding
+  /** what it is about, for its picture */
+  thing: Thing | null
   open: boolean
   units: Units
   looking: boolean
@@ -34,6 +37,7 @@ function accept(): void {
     <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
       <VerdictMark :verdict="finding.verdict" bare />
       <b>{{ said(finding.title, units) }}</b>
+      <GearPicture v-if="thing" :thing="thing" :wide="34" :high="22" />
     </button>
     <p v-if="finding.accepted" class="soft">
       accepted {{ finding.accepted_on }}: {{ finding.accepted }}
@@ -140,7 +144,11 @@ function accept(): void {
   cursor: pointer;
 }
 .head b {
+  flex: 1;
   font-weight: 600;
+}
+.head svg:last-child {
+  align-self: center;
 }
 .card:not(.open) b {
   font-weight: 400;

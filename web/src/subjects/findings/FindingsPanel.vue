@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** What is worth looking at, the worst first: filter, group by place, try, accept, print. */
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, type FunctionalComponent } from 'vue'
 import type { Finding, Verdict } from '@/api/client'
 import { useAdvice, WHOLE } from './useAdvice'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { useLook } from '@/setup/look'
 import { useSetup } from '@/setup/useSetup'
 import ArrangeDialog from './ArrangeDialog.vue'
+import CauseCard from './CauseCard.vue'
 import FindingCard from './FindingCard.vue'
 import FindingCounts from './FindingCounts.vue'
 import LimitsDialog from './LimitsDialog.vue'
@@ -20,6 +21,7 @@ const advice = useAdvice(store, () => look.units)
 const { about, suggestions, tried, looking, waiting, trouble, told } = advice
 
 const opened = ref<string | null>(null)
+const causes = ref<ReadonlySet<string>>(new Set())
 const only = ref<Verdict | null>(null)
 const byPlace = ref(false)
 const [limits, arranging] = [ref(false), ref(false)]
@@ -28,14 +30,27 @@ const [limits, arranging] = [ref(false), ref(false)]
 const all = computed(() => store.kept?.figures.findings ?? [])
 const open = computed(() => all.value.filter((one) => one.accepted === null))
 const accepted = computed(() => all.value.filter((one) => one.accepted !== null))
-const shown = computed(() =>
-  open.value.filter((one) => only.value === null || one.verdict === only.value),
+const byKey = computed(() => new Map(open.value.map((one) => [one.key, one])))
+const cards = computed(() =>
+  (store.kept?.figures.cards ?? [])
+    .map((card) => ({
+      card,
+      rows: card.keys
+        .flatMap((key) => byKey.value.get(key) ?? [])
+        .filter((one) => only.value === null || one.verdict === only.value),
+    }))
+    .filter(({ rows }) => rows.length > 0),
 )
 const groups = computed(() => {
-  if (!byPlace.value) return [{ where: '', rows: shown.value }]
-  const places = [...new Set(shown.value.map((one) => one.where))]
-  return places.map((where) => ({ where, rows: shown.value.filter((one) => one.where === where) }))
+  if (!byPlace.value) return [{ where: '', cards: cards.value }]
+  const whereOf = (one: (typeof cards.value)[number]) => one.rows[0]!.where
+  const places = [...new Set(cards.value.map(whereOf))]
+  return places.map((where) => ({
+    where,
+    cards: cards.value.filter((one) => whereOf(one) === where),
+  }))
 })
+const thingOf = (id: number | null) => (id === null ? null : (store.things[String(id)] ?? null))
 const profile = computed(() => {
   const judging = store.kept?.setup.judging
   if (!judging) return ''
@@ -47,15 +62,23 @@ function toggle(one: Finding): void {
   opened.value = opened.value === one.key ? null : one.key
   if (opened.value !== about.value) advice.drop()
 }
+function toggleCause(key: string): void {
+  const left = new Set(causes.value)
+  if (!left.delete(key)) left.add(key)
+  causes.value = left
+}
 function show(one: Finding): void {
   if (one.thing_id !== null) emit('show', one.thing_id)
 }
 
 /** Try the top suggestion for the finding that is open, or for the worst. */
 function tryTop(): void {
-  const one = open.value.find((each) => each.key === opened.value) ?? open.value[0]
+  const worst = byKey.value.get(store.kept?.figures.cards[0]?.keys[0] ?? '')
+  const one = byKey.value.get(opened.value ?? '') ?? worst
   if (!one) return
   opened.value = one.key
+  const about = cards.value.find(({ card }) => card.keys.includes(one.key))?.card.keys[0]
+  if (about) causes.value = new Set([...causes.value, about])
   void advice.find(one.key)
 }
 async function apply(): Promise<void> {
@@ -74,6 +97,10 @@ function drop(): void {
   advice.drop()
   store.stopTrying()
 }
+
+/** A finding by itself stands in no card of causes. */
+const Single: FunctionalComponent = (_, { slots }) => slots.default?.()
+Single.inheritAttrs = false
 
 defineExpose({ tryTop, drop })
 </script>
@@ -134,31 +161,43 @@ defineExpose({ tryTop, drop })
     <template v-for="group in groups" :key="group.where">
       <h3 v-if="group.where">{{ group.where }}</h3>
       <ul>
-        <FindingCard
-          v-for="one in group.rows"
-          :key="one.key"
-          :finding="one"
-          :open="onPaper || opened === one.key"
-          :units="look.units"
-          :looking="looking && about === one.key"
-          @toggle="toggle(one)"
-          @try="advice.find(one.key)"
-          @show="show(one)"
-          @accept="store.accept(one.key, $event)"
-        >
-          <template v-if="about === one.key">
-            <p v-if="told" class="soft told" role="status">{{ told }}</p>
-            <SuggestionList
-              v-if="suggestions.length"
-              :suggestions="suggestions"
-              :tried="tried"
+        <template v-for="{ card, rows } in group.cards" :key="card.keys[0]">
+          <component
+            :is="rows.length > 1 ? CauseCard : Single"
+            :card="card"
+            :thing="thingOf(card.thing_id)"
+            :open="onPaper || causes.has(card.keys[0]!)"
+            :units="look.units"
+            @toggle="toggleCause(card.keys[0]!)"
+          >
+            <FindingCard
+              v-for="one in rows"
+              :key="one.key"
+              :finding="one"
+              :thing="thingOf(one.thing_id)"
+              :open="onPaper || opened === one.key"
               :units="look.units"
-              @try="advice.tryOut"
-              @apply="apply"
-              @drop="advice.drop"
-            />
-          </template>
-        </FindingCard>
+              :looking="looking && about === one.key"
+              @toggle="toggle(one)"
+              @try="advice.find(one.key)"
+              @show="show(one)"
+              @accept="store.accept(one.key, $event)"
+            >
+              <template v-if="about === one.key">
+                <p v-if="told" class="soft told" role="status">{{ told }}</p>
+                <SuggestionList
+                  v-if="suggestions.length"
+                  :suggestions="suggestions"
+                  :tried="tried"
+                  :units="look.units"
+                  @try="advice.tryOut"
+                  @apply="apply"
+                  @drop="advice.drop"
+                />
+              </template>
+            </FindingCard>
+          </component>
+        </template>
       </ul>
     </template>
     <details v-if="accepted.length" class="lived" data-testid="accepted">
@@ -168,6 +207,7 @@ defineExpose({ tryTop, drop })
           v-for="one in accepted"
           :key="one.key"
           :finding="one"
+          :thing="thingOf(one.thing_id)"
           :open="onPaper || opened === one.key"
           :units="look.units"
           :looking="false"

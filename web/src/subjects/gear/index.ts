@@ -5,3 +5,6 @@ export const gear: Screen = {
   name: 'Gear',
   component: () => import('./View.vue'),
 }
+
+/** Found by its address and from the form of an item: no screen of the work. */
+export const shapes = { path: '/gear/shapes', component: () => import('./ShapesView.vue') }

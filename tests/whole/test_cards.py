@@ -1,0 +1,55 @@
+"""Findings told by their causes: none left out, none twice, the worst first."""
+
+import pytest
+from tests.piles import packed, spread
+
+from neat_hull.files.demo import demo_setups
+from neat_hull.model.judging import Accepted
+from neat_hull.model.setup import Setup
+from neat_hull.rig.limits import RANK
+from neat_hull.whole.evaluate import evaluate
+
+SETUPS = [*demo_setups(), spread(40), packed(120)]
+
+
+@pytest.mark.parametrize("setup", SETUPS, ids=lambda one: one.name)
+def test_each_finding_stands_in_one_card_under_its_worst(setup: Setup) -> None:
+    told = evaluate(setup)
+    open_ones = {one.key: one for one in told.findings if one.accepted is None}
+    keys = [key for card in told.cards for key in card.keys]
+    assert sorted(keys) == sorted(open_ones)
+    for card in told.cards:
+        ranks = [RANK[open_ones[key].verdict] for key in card.keys]
+        assert RANK[card.verdict] == max(ranks) == ranks[0]
+    order = [RANK[card.verdict] for card in told.cards]
+    assert order == sorted(order, reverse=True)
+
+
+def test_a_rod_and_its_holder_in_one_way_are_one_cause() -> None:
+    told = evaluate(demo_setups()[0])
+    holder, rod = 22, 7
+    about = {one.key: one.thing_id for one in told.findings}
+    together = [card for card in told.cards if {holder, rod} <= {about[k] for k in card.keys}]
+    assert len(together) == 1
+    assert together[0].thing_id == holder
+
+
+def test_several_of_one_rule_are_told_by_their_number() -> None:
+    told = evaluate(demo_setups()[0])
+    far = [card for card in told.cards if card.keys[0].startswith("too-far-for-its-use")]
+    assert len(far) == 1
+    assert far[0].title.amounts[0].value == len(far[0].keys) > 1
+
+
+def test_what_is_lived_with_is_on_no_card_and_the_demo_comes_to_a_dozen() -> None:
+    setup = demo_setups()[0]
+    before = evaluate(setup)
+    assert len(before.cards) <= 12 < len(before.findings)
+    one = before.cards[-1].keys[0]
+    worst = next(f for f in before.findings if f.key == one)
+    lived = Accepted(
+        key=one, reason="so be it", on="2026-06-01", verdict=worst.verdict, badness=worst.badness
+    )
+    judging = setup.judging.model_copy(update={"accepted": [lived]})
+    after = evaluate(setup.model_copy(update={"judging": judging}))
+    assert one not in {key for card in after.cards for key in card.keys}
