@@ -13,7 +13,7 @@ BIN := .venv/bin
 NB := node_modules/.bin
 WEB_SRC := $(shell find web/src web/public web/index.html web/vite.config.ts web/tsconfig.json -type f)
 
-.PHONY: demo test nightly tools install build checks lint types check-types pytest bench shots lock chromium
+.PHONY: wheel demo test nightly tools install build checks lint types check-types pytest bench shots lock chromium
 
 demo: tools build
 	@exec $(BIN)/neat-hull serve --demo --data "$(DATA)" --port $(PORT)
@@ -61,6 +61,11 @@ lint: install
 	@$(BIN)/ruff format --check -q src tests scripts benchmarks
 	@$(BIN)/ruff check -q src tests scripts benchmarks
 	@cd web && $(NB)/eslint . --max-warnings 0 && $(NB)/prettier --check --log-level warn src '*.ts' '*.js'
+
+# For a machine without Node: the application, its screens and the demo in one file, in dist/.
+wheel: tools install build
+	@rm -rf src/neat_hull/screens && cp -r web/dist src/neat_hull/screens
+	@trap 'rm -rf src/neat_hull/screens' EXIT; $(BIN)/hatchling build -t wheel -d "$(or $(INTO),dist)"
 
 # Not file rules: git gives every file the time of its checkout, so make would remake what the
 # check is there to find stale.

@@ -47,6 +47,7 @@ def test_what_is_lived_with_is_on_no_card_and_the_demo_comes_to_a_dozen() -> Non
     assert len(before.cards) <= 12 < len(before.findings)
     one = before.cards[-1].keys[0]
     worst = next(f for f in before.findings if f.key == one)
+    assert worst.verdict != "fine"
     lived = Accepted(
         key=one, reason="so be it", on="2026-06-01", verdict=worst.verdict, badness=worst.badness
     )

@@ -7,6 +7,7 @@ import sys
 from pathlib import Path
 from typing import Annotated, NoReturn
 
+import platformdirs
 import typer
 
 from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance
@@ -38,10 +39,31 @@ def float_(case: Annotated[Path, typer.Argument(help="A float case, JSON.")]) ->
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
 
 
+def _own_data() -> Path:
+    """The data file where none is named: the one beside where we are started, as it was once, else
+    in the user's own data folder."""
+    beside = Path(_DATA_NAME)
+    if beside.exists():
+        return beside
+    own = platformdirs.user_data_path("neat-hull", appauthor=False, ensure_exists=True)
+    return own / _DATA_NAME
+
+
+_DATA_NAME = "neat-hull.sqlite"
+_Data = Annotated[
+    Path,
+    typer.Option(
+        default_factory=_own_data,
+        show_default="in your own data folder",
+        help="The data file.",
+    ),
+]
+
+
 @app.command()
 def serve(
+    data: _Data,
     demo: Annotated[bool, typer.Option("--demo", help="Fill an empty data file.")] = False,
-    data: Annotated[Path, typer.Option(help="The data file.")] = Path("neat-hull.sqlite"),
     host: Annotated[str, typer.Option(help="Loopback only unless told otherwise.")] = "127.0.0.1",
     port: Annotated[int, typer.Option(min=1, max=65535)] = 8137,
     screens: Annotated[
@@ -50,12 +72,21 @@ def serve(
     instrument: Annotated[
         str | None, typer.Option(help="HOST:PORT of a tilt and force box (NMEA 0183 over TCP).")
     ] = None,
+    open_: Annotated[bool, typer.Option("--open", help="Open it in the browser.")] = False,
 ) -> None:
     """Start the application and print its address."""
     from neat_hull.cli.serve import serve as start
 
     try:
-        start(data=data, demo=demo, host=host, port=port, screens=screens, instrument=instrument)
+        start(
+            data=data,
+            demo=demo,
+            host=host,
+            port=port,
+            screens=screens,
+            instrument=instrument,
+            browse=open_,
+        )
     except NeatHullError as error:
         typer.echo(f"neat-hull: {error}", err=True)
         raise typer.Exit(2) from None
@@ -84,10 +115,6 @@ def instrument(
         box.stopped.wait()
     except KeyboardInterrupt:
         box.stop()
-
-
-_Data = Annotated[Path, typer.Option(help="The data file.")]
-_DATA = Path("neat-hull.sqlite")
 
 
 @app.command()
@@ -124,7 +151,7 @@ def schema() -> None:
 def export_(
     setup_id: Annotated[int, typer.Argument(min=1)],
     to: Annotated[Path, typer.Option(help="The file to write.")],
-    data: _Data = _DATA,
+    data: _Data,
 ) -> None:
     """Write a setup of the data file to a file of its own; one that is there is not overwritten."""
     from neat_hull.cli.data import export_setup
@@ -139,13 +166,13 @@ def export_(
 @app.command(name="import")
 def import_(
     files: Annotated[list[Path], typer.Argument(help="Setups (JSON), gear or hull lines (CSV).")],
+    data: _Data,
     onto: Annotated[
         int | None, typer.Option(min=1, help="A setup of the boat that hull lines are for.")
     ] = None,
     take_good: Annotated[
         bool, typer.Option(help="Leave out lines of a table that cannot be taken.")
     ] = False,
-    data: _Data = _DATA,
 ) -> None:
     """Take files into the data file, all or none; nothing that is there is overwritten."""
     from neat_hull.cli.data import import_files
@@ -159,7 +186,7 @@ def import_(
 @app.command()
 def backup(
     to: Annotated[Path, typer.Argument(help="The copy to write.")],
-    data: _Data = _DATA,
+    data: _Data,
 ) -> None:
     """Copy the data file while it is in use; a file that is there is not overwritten."""
     from neat_hull.cli.data import back_up
@@ -174,7 +201,7 @@ def backup(
 @app.command()
 def restore(
     copy: Annotated[Path, typer.Argument(help="A copy that backup wrote.")],
-    data: _Data = _DATA,
+    data: _Data,
 ) -> None:
     """Put a copy in the place of the data file; what was there is kept beside it."""
     from neat_hull.cli.data import restore as put_back

@@ -4,6 +4,7 @@ import errno
 import gc
 import socket
 import threading
+import webbrowser
 from collections.abc import Iterator
 from contextlib import contextmanager, suppress
 from ipaddress import ip_address
@@ -22,7 +23,11 @@ from neat_hull.instruments.stand_in import StandIn
 from neat_hull.store.connect import connect, open_store, transaction
 from neat_hull.store.setups import add_setup, list_setups, load_setup
 
-_CHECKOUT = Path(__file__).resolve().parents[3] / "web" / "dist"
+# The built screens: packed into a wheel, or where a checkout builds them.
+_SCREENS = (
+    Path(__file__).resolve().parents[1] / "screens",
+    Path(__file__).resolve().parents[3] / "web" / "dist",
+)
 
 
 def serve(
@@ -33,18 +38,21 @@ def serve(
     port: int,
     screens: Path | None,
     instrument: str | None = None,
+    browse: bool = False,
 ) -> None:
-    """Serve until Ctrl-C. Raises StoreError for a data file or an address that cannot be used."""
+    """Serve until Ctrl-C, and `browse` to it. Raises StoreError for a data file or an address that
+    cannot be used."""
     _require_loopback(host)
     with _listen(host, port) as listening, instrument_for(instrument, demo) as listener:
         open_store(data)
         if demo:
             fill_with_demo(data)
-        screens = screens or (_CHECKOUT if (_CHECKOUT / "index.html").exists() else None)
+        built = (one for one in _SCREENS if (one / "index.html").exists())
+        screens = screens or next(built, None)
         app = create_app(data, screens, LOOPBACK | {host.lower()}, listener)
         shown = f"[{host}]" if ":" in host else host
-        address = f"Neat Hull is at http://{shown}:{port}  (data: {data}; Ctrl-C stops it)"
-        server = _Server(uvicorn.Config(app, log_level="warning", access_log=False), address)
+        config = uvicorn.Config(app, log_level="warning", access_log=False)
+        server = _Server(config, f"http://{shown}:{port}", data, browse)
         try:
             with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
                 server.run(sockets=[listening])
@@ -81,14 +89,16 @@ def instrument_for(address: str | None, demo: bool) -> Iterator[Listener | None]
 class _Server(uvicorn.Server):
     """Says where it is once it listens, so that whoever reads the address can use it at once."""
 
-    def __init__(self, config: uvicorn.Config, address: str) -> None:
+    def __init__(self, config: uvicorn.Config, address: str, data: Path, browse: bool) -> None:
         super().__init__(config)
-        self._address = address
+        self._address, self._data, self._browse = address, data, browse
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
         """As uvicorn's, then print the address."""
         await super().startup(sockets)
-        typer.echo(self._address)
+        typer.echo(f"Neat Hull is at {self._address}  (data: {self._data}; Ctrl-C stops it)")
+        if self._browse:
+            webbrowser.open(self._address)
         threading.Thread(target=_warm, daemon=True).start()
 
 
