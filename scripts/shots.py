@@ -36,6 +36,7 @@ def tilt(page: Page) -> None:
 
 def judge(page: Page) -> None:
     """A finding with its suggestions, everything arranged, and before against after."""
+    page.locator('[data-cause^="in-the-pedals"] > .head').click()
     page.locator('[data-finding^="in-the-pedals"] .head').click()
     page.get_by_test_id("try").click()
     page.get_by_test_id("apply").wait_for()
@@ -46,7 +47,7 @@ def judge(page: Page) -> None:
     page.screenshot(path=TARGET / "arrange.png")
     page.get_by_test_id("arrange-apply").click()
     page.get_by_test_id("arrange-apply").wait_for(state="hidden")
-    page.get_by_role("link", name="Compare").click()
+    page.get_by_role("link", name="Ashore").click()
     page.get_by_test_id("compare-figures").wait_for()
     settle(page)
     page.screenshot(path=TARGET / "compare.png")
@@ -99,6 +100,9 @@ def main() -> None:
                 page.locator('[data-reach="6"] button').click()
                 page.get_by_test_id("reaching").get_by_text("margin").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
+        page.goto(f"{server.url}/gear/shapes")
+        settle(page)
+        page.screenshot(path=TARGET / "shapes.png")
         page.goto(f"{server.url}/boat")
         tilt(page)
         page.screenshot(path=TARGET / "boat-tests.png")

@@ -219,7 +219,7 @@ def test_undo_leaves_what_is_typed_in_a_form(bench: Page, server: Server) -> Non
     bench.locator(f'[data-aboard="{CRATE}"]').focus()
     bench.keyboard.press("ArrowLeft")
     expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Move Tackle crate"))
-    bench.get_by_role("navigation", name="Screens").get_by_text("Boat", exact=True).click()
+    bench.get_by_role("navigation", name="Groups of screens").get_by_text("Measure").click()
     bench.get_by_test_id("length_m").fill("370")
     bench.get_by_test_id("length_m").press("Tab")
     bench.get_by_test_id("undo").click()
@@ -229,7 +229,7 @@ def test_undo_leaves_what_is_typed_in_a_form(bench: Page, server: Server) -> Non
 
 def test_a_save_that_is_refused_leaves_what_was_typed(bench: Page, server: Server) -> None:
     slow(bench, 400, "[data-aboard]")
-    bench.get_by_role("navigation", name="Screens").get_by_text("Boat", exact=True).click()
+    bench.get_by_role("navigation", name="Groups of screens").get_by_text("Measure").click()
     for field, text in (("hull_mass_kg", "399"), ("depth_m", "14")):
         bench.get_by_test_id(field).fill(text)
         bench.get_by_test_id(field).press("Tab")

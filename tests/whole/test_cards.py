@@ -25,13 +25,15 @@ def test_each_finding_stands_in_one_card_under_its_worst(setup: Setup) -> None:
     assert order == sorted(order, reverse=True)
 
 
-def test_a_rod_and_its_holder_in_one_way_are_one_cause() -> None:
+def test_what_one_move_clears_is_one_cause() -> None:
+    """The screen is in the pedals and at a foot; a rod goes with its holder."""
     told = evaluate(demo_setups()[0])
-    holder, rod = 22, 7
+    screen, holder, rod = 6, 22, 7
     about = {one.key: one.thing_id for one in told.findings}
-    together = [card for card in told.cards if {holder, rod} <= {about[k] for k in card.keys}]
-    assert len(together) == 1
-    assert together[0].thing_id == holder
+    screens = [card for card in told.cards if screen in {about[k] for k in card.keys}]
+    assert len(screens) == 1 < len(screens[0].keys)
+    assert screens[0].thing_id == screen
+    assert [{holder, rod} <= {about[k] for k in card.keys} for card in told.cards].count(True) == 1
 
 
 def test_several_of_one_rule_are_told_by_their_number() -> None:

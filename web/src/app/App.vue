@@ -6,7 +6,7 @@ import HistoryDrawer from '@/setup/HistoryDrawer.vue'
 import SetupsDialog from '@/setup/SetupsDialog.vue'
 import StartDialog from '@/setup/StartDialog.vue'
 import TroubleBanner from './TroubleBanner.vue'
-import { SCREENS } from './router'
+import ScreenNav from './ScreenNav.vue'
 import { useLook } from '@/setup/look'
 import { isUnsaved, settleAll } from '@/setup/unsaved'
 import { useSetup } from '@/setup/useSetup'
@@ -74,11 +74,7 @@ const saved = computed(() => {
           </el-dropdown-menu>
         </template>
       </el-dropdown>
-      <nav aria-label="Screens">
-        <RouterLink v-for="screen in SCREENS" :key="screen.path" :to="screen.path">{{
-          screen.name
-        }}</RouterLink>
-      </nav>
+      <ScreenNav />
       <div v-if="store.kept" class="right">
         <span class="soft" data-testid="saved">{{ saved }}</span>
         <button
@@ -191,23 +187,6 @@ header {
   font-size: 13px;
   cursor: pointer;
 }
-nav {
-  display: flex;
-  gap: 2px;
-}
-nav a {
-  padding: 5px 10px;
-  border-radius: 6px;
-  color: var(--soft);
-  text-decoration: none;
-}
-nav a:hover {
-  color: var(--ink);
-}
-nav a.router-link-active {
-  background: var(--ink);
-  color: var(--on-ink);
-}
 .right {
   display: flex;
   gap: 6px;
@@ -262,8 +241,11 @@ nav a.router-link-active {
     gap: 6px 10px;
     padding: 6px 10px;
   }
-  nav {
-    flex-wrap: wrap;
+}
+
+@media (max-width: 600px) {
+  .screen {
+    padding-bottom: 42px; /* the groups stand along the foot */
   }
 }
 </style>

@@ -29,6 +29,8 @@ const KEYS: [string, string][] = [
   ['Ctrl + Z', 'undo'],
   ['Ctrl + Shift + Z', 'redo'],
   ['Esc', 'cancel the drag, clear the selection'],
+  [', · .', 'next screen back · on'],
+  ['< · >', 'next group of screens back · on'],
   ['?', 'these keys'],
 ]
 </script>

@@ -118,7 +118,7 @@ def under_the_feet(ev: Evaluated) -> Iterable[Found]:
     yield from _in(ev, "feet".__eq__, "When a fish runs you step back without looking.")
 
 
-@rule("on-the-fight-side", topic="room")
+@rule("on-the-fight-side", topic="room", many="{} items: where you fight a fish")
 def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
     """Something stands up where a fish is fought and lifted over.
 
@@ -132,13 +132,13 @@ def on_the_fight_side(ev: Evaluated) -> Iterable[Found]:
     )
 
 
-@rule("in-the-back-cast", topic="room")
+@rule("in-the-back-cast", topic="room", many="{} items: in your back cast")
 def in_the_back_cast(ev: Evaluated) -> Iterable[Found]:
     """Something stands up behind the casting shoulder."""
     yield from _in(ev, "back cast".__eq__, "Your hook catches what stands in the back cast.")
 
 
-@rule("on-the-remount-side", topic="room")
+@rule("on-the-remount-side", topic="room", many="{} items: where you climb back in")
 def on_the_remount_side(ev: Evaluated) -> Iterable[Found]:
     """Something stands on the side one climbs back in over."""
     yield from _in(ev, "remount".__eq__, "Your chest and knees have to slide in over that side.")
@@ -150,7 +150,7 @@ def in_the_motors_swing(ev: Evaluated) -> Iterable[Found]:
     yield from _in(ev, "motor".__eq__, "A motor you can't lift is stuck in the shallows.")
 
 
-@rule("into-each-other", topic="room")
+@rule("into-each-other", topic="room", many="{} times two items in one place")
 def into_each_other(ev: Evaluated) -> Iterable[Found]:
     """Two things take the same room, by a centimetre or more."""
     for clash in ev.once(clashes):
@@ -162,7 +162,7 @@ def into_each_other(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-@rule("rods-knock", topic="room")
+@rule("rods-knock", topic="room", many="{} pairs of rods: close enough to knock")
 def rods_knock(ev: Evaluated) -> Iterable[Found]:
     """Two rods or poles nearer than 3 cm. Our threshold."""
     for clash in ev.once(clashes):

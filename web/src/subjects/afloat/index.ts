@@ -2,6 +2,7 @@ import type { Screen } from '@/kit/subject'
 
 export const afloat: Screen = {
   path: '/afloat',
-  name: 'Afloat',
+  name: 'Float',
+  group: 'Afloat',
   component: () => import('./View.vue'),
 }

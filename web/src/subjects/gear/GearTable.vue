@@ -92,7 +92,7 @@ const all = computed({
   set: (on) => (picked.value = on ? props.rows.map((row) => row.id) : []),
 })
 const HEADS: { column: Column; word: string }[] = [
-  { column: 'name', word: 'Thing' },
+  { column: 'name', word: 'Item' },
   { column: 'kind', word: 'Kind' },
   { column: 'mass_kg', word: 'Weight' },
   { column: 'use', word: 'Used' },

@@ -3,6 +3,7 @@ import type { Screen } from '@/kit/subject'
 export const gear: Screen = {
   path: '/gear',
   name: 'Gear',
+  group: 'Measure',
   component: () => import('./View.vue'),
 }
 

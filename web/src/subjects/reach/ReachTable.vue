@@ -46,11 +46,13 @@ function lean(row: Aboard): string {
         <tr>
           <th scope="col">Item</th>
           <th scope="col">Used</th>
-          <th scope="col">Wants</th>
-          <th scope="col">Is</th>
+          <th scope="col" title="How near it should be, for how often you use it">Should be</th>
+          <th scope="col" title="How near it is from your seat">Is now</th>
           <th scope="col">Body leans</th>
           <th scope="col" class="number">Boat heels</th>
-          <th scope="col" class="number">Margin</th>
+          <th scope="col" class="number" title="Stability margin used while you lean for it">
+            Margin used
+          </th>
         </tr>
       </thead>
       <tbody>
