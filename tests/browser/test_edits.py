@@ -71,7 +71,7 @@ def test_a_name_and_the_mass_that_follows_are_both_kept(gear: Page, server: Serv
 
 def test_four_flags_clicked_at_once_are_all_kept(gear: Page, server: Server) -> None:
     slow(gear, 500, "[data-gear]")
-    flags = gear.locator(f'[data-gear="{CRATE}"] .flags input')
+    flags = gear.locator(f'[data-gear="{CRATE}"] .flag input')
     before = [flags.nth(i).is_checked() for i in range(4)]
     for i in range(4):
         flags.nth(i).click()

@@ -222,7 +222,7 @@ def test_before_and_after_are_compared(bench: Page, server: Server) -> None:
     assert follow(bench) == "Undo: Try: Put on PFD"
     bench.get_by_role("link", name="Ashore").click()
     table = bench.get_by_test_id("compare-figures")
-    expect(table.locator('[data-figure="Stops"]')).to_contain_text("-1")
+    expect(table.locator('[data-figure="No-go"]')).to_contain_text("-1")
     expect(bench.get_by_test_id("compare-findings")).to_contain_text("PFD: aboard, but not worn")
     bench.get_by_test_id("side-1").select_option(label="Bare Reed Lake · Marnok 12")
     expect(table.locator('[data-figure="Carried"]')).to_contain_text("-23.0")

@@ -32,7 +32,7 @@ def test_figures_are_those_of_each_and_changes_are_off_the_first() -> None:
     ):
         assert row(found, label).values == [was, now]
         assert row(found, label).changes == pytest.approx([0.0, now - was])
-    assert row(found, "Stops").values == [0.0, 1.0]
+    assert row(found, "No-go").values == [0.0, 1.0]
 
 
 def test_weights_by_place_sum_to_the_gear_and_run_from_bow_to_stern() -> None:

@@ -150,7 +150,7 @@ _FIGURES: tuple[_Row, ...] = (
         lambda f: float(sum(r.zone == "hand" for r in f.aboard)),
         _none,
     ),
-    ("Stops", "count", _count("stop"), _none),
+    ("No-go", "count", _count("stop"), _none),
     ("Fix", "count", _count("fix"), _none),
     ("Watch", "count", _count("watch"), _none),
 )

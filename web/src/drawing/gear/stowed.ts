@@ -144,22 +144,39 @@ export const tank: Picture = {
   ],
 }
 
+/** A bottle on its side, about `mid`. */
+const lying = (l: number, w: number, mid: number) => [
+  part(
+    'body',
+    `M${-l / 2},${mid - w / 2}H${l * 0.16}`,
+    on([l * 0.3, mid - w / 2], [l * 0.34, mid - w * 0.2]),
+    `H${l * 0.4}V${mid + w * 0.2}H${l * 0.34}`,
+    on([l * 0.3, mid + w / 2], [l * 0.16, mid + w / 2]),
+    `H${-l / 2}z`,
+  ),
+  part('card', box(l * 0.45, mid, l * 0.1, w * 0.5, 0.5)),
+]
+const LIES = 1.4 // times as long as high
+
 export const bottle: Picture = {
-  plan: ({ l, w }) => [
-    part('body', oval(0, 0, l / 2, w / 2)),
-    part('card', oval(0, 0, l * 0.22, w * 0.22)),
-  ],
-  side: ({ l, h }) => [
-    part(
-      'body',
-      `M${-l / 2},0V${h * 0.66}`,
-      on([-l / 2, h * 0.78], [-l * 0.2, h * 0.84]),
-      `V${h * 0.9}H${l * 0.2}V${h * 0.84}`,
-      on([l / 2, h * 0.78], [l / 2, h * 0.66]),
-      'V0z',
-    ),
-    part('card', standing(0, h * 0.9, l * 0.5, h * 0.1, 0.5)),
-  ],
+  plan: ({ l, w }) =>
+    l > LIES * w
+      ? lying(l, w, 0)
+      : [part('body', oval(0, 0, l / 2, w / 2)), part('card', oval(0, 0, l * 0.22, w * 0.22))],
+  side: ({ l, h }) =>
+    l > LIES * h
+      ? lying(l, h, h / 2)
+      : [
+          part(
+            'body',
+            `M${-l / 2},0V${h * 0.66}`,
+            on([-l / 2, h * 0.78], [-l * 0.2, h * 0.84]),
+            `V${h * 0.9}H${l * 0.2}V${h * 0.84}`,
+            on([l / 2, h * 0.78], [l / 2, h * 0.66]),
+            'V0z',
+          ),
+          part('card', standing(0, h * 0.9, l * 0.5, h * 0.1, 0.5)),
+        ],
 }
 
 export const board: Picture = {

@@ -6,6 +6,7 @@ import { number, parse, unitOf, type Units } from '@/kit/units'
 import EvidenceMark from '@/kit/EvidenceMark.vue'
 import CellChoice from '@/kit/CellChoice.vue'
 import CellInput from '@/kit/CellInput.vue'
+import GearPicture from '@/drawing/GearPicture.vue'
 import {
   EVIDENCES,
   FIXINGS,
@@ -91,12 +92,14 @@ const all = computed({
   get: () => props.rows.length > 0 && picked.value.length === props.rows.length,
   set: (on) => (picked.value = on ? props.rows.map((row) => row.id) : []),
 })
+// What is behind the dots on a phone.
+const WIDE = new Set<Column>(['kind', 'use', 'fixed'])
 const HEADS: { column: Column; word: string }[] = [
   { column: 'name', word: 'Item' },
   { column: 'kind', word: 'Kind' },
   { column: 'mass_kg', word: 'Weight' },
   { column: 'use', word: 'Used' },
-  { column: 'fixed', word: 'Fixed' },
+  { column: 'fixed', word: 'Mounted with' },
 ]
 </script>
 
@@ -110,7 +113,7 @@ const HEADS: { column: Column; word: string }[] = [
           :key="head.column"
           scope="col"
           :aria-sort="aria(head.column)"
-          :class="{ right: head.column === 'mass_kg' }"
+          :class="{ right: head.column === 'mass_kg', wide: WIDE.has(head.column) }"
         >
           <button type="button" @click="sortBy(head.column)">
             {{ head.word }}{{ head.column === 'mass_kg' ? `, ${unitOf('mass', units)}` : ''
@@ -118,11 +121,11 @@ const HEADS: { column: Column; word: string }[] = [
           </button>
         </th>
         <th scope="col">From</th>
-        <th scope="col">Leash · float · dry · worn</th>
-        <th scope="col" :aria-sort="aria('price')" class="right">
+        <th v-for="[flag, word] in FLAGS" :key="flag" scope="col" class="flag wide">{{ word }}</th>
+        <th scope="col" :aria-sort="aria('price')" class="right wide">
           <button type="button" @click="sortBy('price')">Price</button>
         </th>
-        <th scope="col" :aria-sort="aria('where')">
+        <th scope="col" :aria-sort="aria('where')" class="wide">
           <button type="button" @click="sortBy('where')">Where now</button>
         </th>
         <th scope="col"><span class="unseen">All of it</span></th>
@@ -139,16 +142,19 @@ const HEADS: { column: Column; word: string }[] = [
           />
         </td>
         <td>
-          <CellInput
-            class="cell name"
-            data-cell="name"
-            :value="row.thing.name"
-            :maxlength="80"
-            :label="`Name of ${row.thing.name}`"
-            @take="typed(row, 'name', $event)"
-          />
+          <div class="named">
+            <GearPicture :thing="row.thing" :wide="34" />
+            <CellInput
+              class="cell name"
+              data-cell="name"
+              :value="row.thing.name"
+              :maxlength="80"
+              :label="`Name of ${row.thing.name}`"
+              @take="typed(row, 'name', $event)"
+            />
+          </div>
         </td>
-        <td>
+        <td class="wide">
           <CellChoice
             class="cell"
             :value="row.thing.kind"
@@ -168,7 +174,7 @@ const HEADS: { column: Column; word: string }[] = [
             @take="typed(row, 'mass_kg', $event)"
           />
         </td>
-        <td>
+        <td class="wide">
           <CellChoice
             class="cell"
             :value="row.thing.use"
@@ -177,7 +183,7 @@ const HEADS: { column: Column; word: string }[] = [
             @choose="put(row, { use: $event })"
           />
         </td>
-        <td>
+        <td class="wide">
           <CellChoice
             class="cell"
             :value="row.thing.fixing.by"
@@ -196,10 +202,8 @@ const HEADS: { column: Column; word: string }[] = [
             @choose="put(row, { evidence: $event })"
           />
         </td>
-        <td class="flags">
+        <td v-for="[flag, word] in FLAGS" :key="flag" class="flag wide">
           <input
-            v-for="[flag, word] in FLAGS"
-            :key="flag"
             type="checkbox"
             :checked="hasFlag(row.thing, flag)"
             :title="word"
@@ -209,7 +213,7 @@ const HEADS: { column: Column; word: string }[] = [
             "
           />
         </td>
-        <td>
+        <td class="wide">
           <CellInput
             class="cell num right price"
             data-cell="price"
@@ -220,7 +224,7 @@ const HEADS: { column: Column; word: string }[] = [
             @take="typed(row, 'price', $event)"
           />
         </td>
-        <td class="where">{{ row.where }}{{ row.thing.bought ? '' : ' · planned' }}</td>
+        <td class="where wide">{{ row.where }}{{ row.thing.bought ? '' : ' · planned' }}</td>
         <td>
           <button
             type="button"
@@ -301,11 +305,14 @@ select.cell {
   gap: 4px;
   align-items: center;
 }
-.flags {
+.flag {
+  text-align: center;
   white-space: nowrap;
 }
-.flags input {
-  margin: 0 7px 0 0;
+.named {
+  display: flex;
+  gap: 4px;
+  align-items: center;
 }
 input[type='checkbox'] {
   accent-color: var(--pick);
@@ -316,18 +323,8 @@ input[type='checkbox'] {
 }
 @media (max-width: 900px) {
   /* The rest is behind the dots; weight and where it comes from are what one has hands free for. */
-  th:nth-child(3),
-  td:nth-child(3),
-  th:nth-child(5),
-  td:nth-child(5),
-  th:nth-child(6),
-  td:nth-child(6),
-  th:nth-child(8),
-  td:nth-child(8),
-  th:nth-child(9),
-  td:nth-child(9),
-  th:nth-child(10),
-  td:nth-child(10) {
+  .wide,
+  .named svg {
     display: none;
   }
   .cell.name {
