@@ -27,7 +27,7 @@ def lines(figures: Figures) -> Iterator[str]:
         yield f"{_MARK[well.verdict]} {well.name} floor {over}"
     zones = [one.zone for one in figures.aboard]
     far = zones.count("leave") + zones.count("ashore")
-    yield f"within reach {zones.count('hand')}, not from the seat {far} of {len(zones)}"
+    yield f"  within reach {zones.count('hand')}, not from the seat {far} of {len(zones)}"
     where = ""
     for finding in sorted(figures.findings, key=lambda one: one.accepted is not None):
         place = "Accepted" if finding.accepted is not None else "Findings"

@@ -1,7 +1,6 @@
 """Findings with one cause, told as one: the worst first, and of those what moves the least."""
 
 from collections.abc import Hashable, Sequence
-from functools import lru_cache
 
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.said import Said
@@ -13,16 +12,9 @@ from neat_hull.whole import registry
 _MOVED_TOGETHER = "room"
 
 
-@lru_cache(maxsize=8)
-def _many(subjects: tuple[object, ...]) -> dict[str, str]:
-    """Words for several findings of a rule, by its code."""
-    assert subjects, "kept by what is registered"
-    return {rule.code: rule.many for _, rule in registry.rules() if rule.many}
-
-
 def cards(ev: Evaluated, findings: Sequence[Finding]) -> list[Card]:
     """One card for each cause of the findings that nobody lives with."""
-    many = _many(registry.SUBJECTS)
+    many = {rule.code: rule.many for _, rule in registry.rules() if rule.many}
     groups: dict[Hashable, list[Finding]] = {}
     for one in findings:
         if one.accepted is None:

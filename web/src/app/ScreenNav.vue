@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, reactive, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Group } from '@/kit/subject'
+import { isTyping } from '@/kit/typing'
 import { SCREENS } from './router'
 
 const route = useRoute()
@@ -26,7 +27,7 @@ function next<T>(row: readonly T[], at: T | undefined, step: number): T {
 }
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.ctrlKey || event.metaKey || event.altKey) return
-  if ((event.target as Element).closest?.('input, textarea, select, [role="dialog"]')) return
+  if (isTyping(event)) return
   const step = { ',': -1, '.': 1, '<': -1, '>': 1 }[event.key]
   if (step === undefined) return
   if (event.key === '<' || event.key === '>')

@@ -6,17 +6,15 @@ import { useBenchActs } from './useBenchActs'
 import { useBenchKeys } from './useBenchKeys'
 import { useBenchDrag } from './useBenchDrag'
 import { useChosen } from './useChosen'
+import { useDrawn } from './useDrawn'
 import { useNudge } from './useNudge'
 import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import { wearsVest } from '@/drawing/body'
-import type { Drawn } from '@/drawing/types'
-import { sharing } from '@/kit/sharing'
 import { useAsked } from '@/kit/useAsked'
 import { placeWords, told } from '@/kit/words'
 import { blankPlace, tidy, withinReachOf } from '@/drawing/places'
-import { looksInside } from '@/drawing/insides'
-import { apart, rowsById, stands } from '@/drawing/stands'
+import { apart, rowsById } from '@/drawing/stands'
 import BenchTools from './BenchTools.vue'
 import FigurePanel from './FigurePanel.vue'
 import { FindingsPanel } from '@/subjects/findings'
@@ -56,7 +54,6 @@ const { act, between, chosen } = useBenchActs({
 
 const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const rowOf = computed(() => rowsById(store.figures))
-const keptRowOf = computed(() => rowsById(store.kept?.figures))
 const within = (place: Place): Place => withinReachOf(place, bow.value)
 const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   store,
@@ -69,60 +66,7 @@ const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   together: (id) => (marked.value.has(id) ? apart([...marked.value], rowOf.value) : [id]),
   loadTargets,
 })
-const inside = computed(() =>
-  looksInside(
-    store.places,
-    store.things,
-    store.kept?.setup.boat.fittings ?? [],
-    [selected.value, ...marked.value].filter((id) => id !== null),
-  ),
-)
-// What stands as it did is the same object, so that only what moved is drawn again.
-const drawn = computed<Drawn[]>((before) => {
-  const known = new Map(before?.map((one) => [one.id, one]))
-  const where = stands(store.places, rowOf.value, store.triedPlaces, store.triedFrames)
-  return [...where].flatMap(([id, stand]) => {
-    const thing = store.things[String(id)]
-    const aboard = rowOf.value.get(id)
-    const chosen = id === selected.value || marked.value.has(id)
-    const depth = aboard?.depth ?? 9
-    return thing
-      ? [
-          sharing(known.get(id), {
-            id,
-            thing,
-            stand,
-            aboard,
-            selected: chosen,
-            ghost: false,
-            depth,
-            ...inside.value(id),
-          }),
-        ]
-      : []
-  })
-})
-const ghosts = computed<Drawn[]>(() =>
-  [...store.triedPlaces.keys()].flatMap((id) => {
-    const aboard = keptRowOf.value.get(id)
-    const thing = store.things[String(id)]
-    return aboard && thing
-      ? [
-          {
-            id,
-            thing,
-            stand: aboard,
-            aboard,
-            selected: false,
-            ghost: true,
-            depth: 0,
-            holds: 0,
-            hidden: false,
-          },
-        ]
-      : []
-  }),
-)
+const { drawn, ghosts } = useDrawn(store, rowOf, selected, marked)
 const labels = computed(
   () =>
     new Map(

@@ -9,6 +9,7 @@ import { placedAt, stepOf, turnedByKey } from '@/drawing/places'
 import { apart, BOAT, outOf } from '@/drawing/stands'
 import type { ChosenAct } from './ChosenPanel.vue'
 import { OVERLAYS } from '@/drawing/overlays'
+import { isTyping } from '@/kit/typing'
 import { useLook } from '@/setup/look'
 import type { useSetup } from '@/setup/useSetup'
 
@@ -100,7 +101,7 @@ export function useBenchKeys(bench: Bench) {
   }
 
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-    if ((event.target as Element).closest?.('input, textarea, select, [role="dialog"]')) return
+    if (isTyping(event)) return
     if (event.ctrlKey || event.metaKey) {
       if (withControl(event)) event.preventDefault()
       return

@@ -106,10 +106,15 @@ const inset = computed(() => ({
         Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
 }))
 
+/** Where a pointer stands on the sheet. */
+const spotOf = (event: MouseEvent) => {
+  const box = svg.value?.getBoundingClientRect() ?? { left: 0, top: 0 }
+  return [event.clientX - box.left, event.clientY - box.top] as const
+}
+
 /** Where a pointer stands on the boat; `inside` tells whether it is over that view. */
 function toBoat(event: PointerEvent, view: 'plan' | 'side') {
-  const box = svg.value?.getBoundingClientRect() ?? { left: 0, top: 0 }
-  const [px, py] = [event.clientX - box.left, event.clientY - box.top]
+  const [px, py] = spotOf(event)
   const s = sheet.value
   const inPlan = px >= 0 && px <= s.width && py >= s.planTop && py <= s.planBottom
   const inSide = px >= 0 && px <= s.width && py > s.sideTop && py <= s.sideBottom
@@ -121,10 +126,6 @@ function toBoat(event: PointerEvent, view: 'plan' | 'side') {
   }
 }
 
-const spotOf = (event: { clientX: number; clientY: number }) => {
-  const box = svg.value?.getBoundingClientRect() ?? { left: 0, top: 0 }
-  return [event.clientX - box.left, event.clientY - box.top] as const
-}
 /** The wheel looks nearer about the pointer; sideways, or with Shift, it moves along the boat. */
 function wheeled(event: WheelEvent): void {
   const aside = event.shiftKey ? event.deltaY : event.deltaX

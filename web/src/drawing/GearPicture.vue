@@ -50,7 +50,4 @@ const drawn = computed(() => {
 svg {
   flex: none;
 }
-path {
-  stroke-width: 0.9;
-}
 </style>

@@ -42,7 +42,7 @@ const selected = computed(() => new Set(props.things.filter((d) => d.selected).m
         :x2="one.leader[2]"
         :y2="one.leader[3]"
       />
-      <text :x="one.x" :y="one.y" :text-anchor="one.anchor">{{ one.text }}</text>
+      <text :x="one.x" :y="one.y">{{ one.text }}</text>
     </g>
   </g>
 </template>
@@ -54,6 +54,7 @@ const selected = computed(() => new Set(props.things.filter((d) => d.selected).m
 text {
   fill: var(--ink);
   font-size: 10.5px;
+  text-anchor: middle;
   paint-order: stroke;
   stroke: var(--halo);
   stroke-width: 2.5px;

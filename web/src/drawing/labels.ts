@@ -8,7 +8,6 @@ export interface Label {
   text: string
   x: number
   y: number
-  anchor: 'start' | 'middle' | 'end'
   /** from the item to its name */
   leader: readonly [number, number, number, number] | null
 }
@@ -75,7 +74,7 @@ export function labelled(
       extent.right - extent.left > 2 * half + INSIDE_PX && extent.bottom - extent.top > LINE_PX
     if (!isLong(one.thing) && roomy && free(spot)) {
       taken.push(spot)
-      found.push({ id: one.id, text, x, y: y + 3.5, anchor: 'middle', leader: null })
+      found.push({ id: one.id, text, x, y: y + 3.5, leader: null })
     } else outside.push([one, extent])
   }
   if (!leaders) return found
@@ -115,7 +114,6 @@ export function labelled(
       text,
       x: at,
       y: lane,
-      anchor: 'middle',
       leader: [x, y, end, below ? lane - LINE_PX + 3 : lane + 4],
     })
   }

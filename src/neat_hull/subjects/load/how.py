@@ -37,8 +37,8 @@ def weight(ev: Evaluated) -> How:
         title="Weight carried",
         plain="Everything the boat carries, against what its maker allows. "
         + ev.table["share"].reason,
-        formula="carried = angler + gear; working load = rating × share; by freeboard = "
-        "counted + (freeboard − target) × kg per cm; the lowest of them counts, "
+        formula="carried = angler + gear;  working load = rating × share;  by freeboard = "
+        "counted + (freeboard − target) × kg per cm;  the lowest of them counts, "
         "unless you chose one",
         rows=rows,
         sure="As sure as the weights: weighed beats a label, a label beats a guess.",

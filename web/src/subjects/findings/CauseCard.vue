@@ -24,48 +24,8 @@ defineEmits<{ toggle: [] }>()
   </li>
 </template>
 
+<style scoped src="./cards.css"></style>
 <style scoped>
-.cause {
-  padding: 3px 8px 4px;
-  border: 1px solid var(--line);
-  border-left: 3px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-}
-.cause.stop {
-  border-left-color: var(--stop);
-}
-.cause.fix {
-  border-left-color: var(--fix-mark);
-}
-.cause.watch {
-  border-left-color: var(--watch);
-}
-.head {
-  display: flex;
-  gap: 6px;
-  align-items: baseline;
-  width: 100%;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font-size: 13px;
-  line-height: 1.3;
-  text-align: left;
-  cursor: pointer;
-}
-.head b {
-  flex: 1;
-  font-weight: 400;
-}
-.open .head b {
-  font-weight: 600;
-}
-.head svg {
-  align-self: center;
-}
 .count {
   min-width: 18px;
   padding: 0 5px;

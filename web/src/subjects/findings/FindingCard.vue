@@ -103,54 +103,9 @@ function accept(): void {
   </li>
 </template>
 
+<style scoped src="./cards.css"></style>
 <style scoped>
-.card {
-  padding: 3px 8px 4px;
-  border: 1px solid var(--line);
-  border-left: 3px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-}
-.card.stop {
-  border-left-color: var(--stop);
-}
-.card.fix {
-  border-left-color: var(--fix-mark);
-}
-.card.watch {
-  border-left-color: var(--watch);
-}
-/* the colour of a verdict is for its mark and edge; words stay ink */
-.card.stop,
-.card.fix,
-.card.watch {
-  color: var(--ink);
-}
-.accepted b {
-  font-weight: 400;
-}
-.head {
-  display: flex;
-  gap: 6px;
-  align-items: baseline;
-  width: 100%;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font-size: 13px;
-  line-height: 1.3;
-  text-align: left;
-  cursor: pointer;
-}
-.head b {
-  flex: 1;
-  font-weight: 600;
-}
-.head svg:last-child {
-  align-self: center;
-}
-.card:not(.open) b {
+.accepted .head b {
   font-weight: 400;
 }
 p {

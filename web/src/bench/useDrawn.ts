@@ -1,0 +1,49 @@
+/** What the sheet is given to draw: what stands aboard, and where it stood that is being tried. */
+import { computed, type ComputedRef, type Ref } from 'vue'
+import type { Aboard } from '@/api/client'
+import { looksInside } from '@/drawing/insides'
+import { rowsById, stands } from '@/drawing/stands'
+import type { Drawn } from '@/drawing/types'
+import { sharing } from '@/kit/sharing'
+import type { useSetup } from '@/setup/useSetup'
+
+export function useDrawn(
+  store: ReturnType<typeof useSetup>,
+  rowOf: Ref<ReadonlyMap<number, Aboard>>,
+  selected: Ref<number | null>,
+  marked: ComputedRef<Set<number>>,
+) {
+  const keptRowOf = computed(() => rowsById(store.kept?.figures))
+  const inside = computed(() =>
+    looksInside(
+      store.places,
+      store.things,
+      store.kept?.setup.boat.fittings ?? [],
+      [selected.value, ...marked.value].filter((id) => id !== null),
+    ),
+  )
+  // What stands as it did is the same object, so that only what moved is drawn again.
+  const drawn = computed<Drawn[]>((before) => {
+    const known = new Map(before?.map((one) => [one.id, one]))
+    const where = stands(store.places, rowOf.value, store.triedPlaces, store.triedFrames)
+    return [...where].flatMap(([id, stand]) => {
+      const thing = store.things[String(id)]
+      const aboard = rowOf.value.get(id)
+      if (!thing) return []
+      const chosen = id === selected.value || marked.value.has(id)
+      const depth = aboard?.depth ?? 9
+      const one = { id, thing, stand, aboard, selected: chosen, ghost: false, depth }
+      return [sharing(known.get(id), { ...one, ...inside.value(id) })]
+    })
+  })
+  const ghosts = computed<Drawn[]>(() =>
+    [...store.triedPlaces.keys()].flatMap((id) => {
+      const aboard = keptRowOf.value.get(id)
+      const thing = store.things[String(id)]
+      if (!aboard || !thing) return []
+      const one = { id, thing, stand: aboard, aboard, selected: false, ghost: true, depth: 0 }
+      return [{ ...one, holds: 0, hidden: false }]
+    }),
+  )
+  return { drawn, ghosts }
+}
