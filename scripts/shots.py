@@ -20,6 +20,23 @@ def settle(page: Page) -> None:
     page.evaluate("document.fonts.ready")
 
 
+def start(page: Page) -> None:
+    """The greeting, and what is brought along to a boat known by its label."""
+    page.get_by_test_id("setup").click()
+    page.get_by_test_id("new-boat").click()
+    page.locator(".picture [data-thing]").first.wait_for(state="attached")
+    page.screenshot(path=TARGET / "start.png")
+    page.get_by_test_id("way-label").click()
+    for field, text in (("length_m", "366"), ("beam_m", "86"), ("hull_mass_kg", "33")):
+        page.get_by_test_id(f"start-{field}").fill(text)
+    page.get_by_test_id("start-next").click()
+    page.get_by_test_id("start-next").click()
+    page.get_by_text("Big lake, all day").click()
+    page.locator(".seen [data-thing]").nth(30).wait_for(state="attached")
+    page.wait_for_load_state("networkidle")
+    page.screenshot(path=TARGET / "start-gear.png")
+
+
 def tilt(page: Page) -> None:
     """A tilt test from the simulated box, three readings."""
     settle(page)
@@ -100,6 +117,7 @@ def main() -> None:
                 page.locator('[data-reach="6"] button').click()
                 page.get_by_test_id("reaching").get_by_text("margin").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
+        start(page)
         page.goto(f"{server.url}/gear/shapes")
         settle(page)
         page.screenshot(path=TARGET / "shapes.png")

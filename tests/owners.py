@@ -30,6 +30,7 @@ from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.bands import bands
 from neat_hull.rig.hulls import floating_hull
 from neat_hull.rig.settling import at_rest
+from neat_hull.rig.typical import SEAT_AT, KnownMeasures, typical_tape
 from neat_hull.subjects.calibration.figures import _freeboard_m, refit
 from neat_hull.subjects.demands.figures import _greatest_gz_m, demand_loads, readings
 from neat_hull.whole.evaluate import evaluated
@@ -313,6 +314,29 @@ def low_down(draw: Draw, one: Shape, tape: TapeMeasures) -> TapeMeasures:
     return tape.model_copy(update={**lows, "hollow_m": hollow})
 
 
+def from_the_label(setup: Setup) -> Setup:
+    """The setup of an owner who has read the label, and not even measured where the seat is."""
+    tape = setup.boat.tape
+    known = KnownMeasures(length_m=tape.length_m, beam_m=tape.beam_m)
+    return _told(setup, known).model_copy(
+        update={
+            "seat": setup.seat.model_copy(update={"x_m": SEAT_AT * tape.length_m, "assumed": True})
+        }
+    )
+
+
+def half_a_tape(setup: Setup) -> Setup:
+    """The setup of an owner who measured the beams and looked at the bottom, and then had to go."""
+    tape = setup.boat.tape
+    fields = ("length_m", "beam_m", "beam_fore_quarter_m", "beam_aft_quarter_m", "bottom")
+    return _told(setup, KnownMeasures(**{name: getattr(tape, name) for name in fields}))
+
+
+def _told(setup: Setup, known: KnownMeasures) -> Setup:
+    tape = typical_tape(known, sit_in=False)
+    return setup.model_copy(update={"boat": setup.boat.model_copy(update={"tape": tape})})
+
+
 Errors = dict[str, tuple[float, float]]
 
 
@@ -346,8 +370,9 @@ def _knowing(
     """The owner's setup, and the same after each further measure or test."""
     lower = setup.boat.model_copy(update={"tape": low_down(draw, one, setup.boat.tape)})
     boats = {"tape": setup.boat, "low beams": lower}
+    little = {"label": from_the_label(setup), "half a tape": half_a_tape(setup)}
     if not afloat:
-        return {name: setup.model_copy(update={"boat": boat}) for name, boat in boats.items()}
+        return little | {n: setup.model_copy(update={"boat": boat}) for n, boat in boats.items()}
     bare = loads.mass_kg[:1], loads.at_m[:1]
     floated = float_test(draw, setup.boat, true_hull, *bare)
     tilted = tilt_test(draw, setup, true_hull, *bare)
@@ -364,7 +389,7 @@ def _knowing(
                 )
             except InputErrors:
                 continue  # what contradicts is refused
-    return {name: setup.model_copy(update={"boat": boat}) for name, boat in boats.items()}
+    return little | {n: setup.model_copy(update={"boat": boat}) for n, boat in boats.items()}
 
 
 _WATER_KG_M3 = WATER_DENSITY_KG_M3["fresh"]

@@ -42,24 +42,23 @@ class Server(Protocol):
 
 
 class ServerProcess:
-    """`neat-hull serve` as a process of its own, as anyone runs it."""
+    """`neat-hull serve` as a process of its own, as anyone runs it; with the demo, or empty."""
 
-    def __init__(self, data: Path) -> None:
+    def __init__(self, data: Path, demo: bool = True) -> None:
         with socket.socket() as probe:
             probe.bind(("127.0.0.1", 0))
             self.port: int = probe.getsockname()[1]
-        self.data = data
+        self.data, self.demo = data, demo
         self.url = f"http://127.0.0.1:{self.port}"
         self.start()
 
     def start(self) -> None:
         """Start, and wait for the line with the address."""
         command = "from neat_hull.cli.main import run; run()"
+        where = ["--data", str(self.data), "--port", str(self.port), *["--demo"] * self.demo]
         self.process = subprocess.Popen(
-            [sys.executable, "-c", command, "serve", "--demo", "--data", str(self.data),
-             "--port", str(self.port)],
-            stdout=subprocess.PIPE, text=True,
-        )  # fmt: skip
+            [sys.executable, "-c", command, "serve", *where], stdout=subprocess.PIPE, text=True
+        )
         assert self.process.stdout is not None
         assert self.url in self.process.stdout.readline()
 

@@ -4,16 +4,8 @@ import re
 
 import pytest
 from playwright.sync_api import Page, expect
+from tests.browser.starting import start_boat
 from tests.servers import Server
-
-
-def new_boat(page: Page, name: str) -> None:
-    """Measured from the dialog, everything else as it comes."""
-    page.get_by_test_id("setup").click()
-    page.get_by_test_id("new-boat").click()
-    page.get_by_test_id("boat-name").fill(name)
-    page.get_by_test_id("start-go").click()
-    expect(page.get_by_test_id("setup")).to_contain_text(name)
 
 
 @pytest.mark.real_server
@@ -21,7 +13,7 @@ def test_twenty_things_go_aboard_and_five_steps_come_back_after_a_restart(
     bench: Page, server: Server
 ) -> None:
     """Copied from generic things, boarded by Enter; undone here, redone by another process."""
-    new_boat(bench, "Workhorse")
+    start_boat(bench, "Workhorse")
     bench.goto(f"{server.url}/gear")
     bench.get_by_test_id("gear-catalog").click()
     rows = bench.get_by_test_id("catalog").get_by_role("listitem")

@@ -6,35 +6,6 @@ from playwright.sync_api import Page, expect
 from tests.servers import Server
 
 
-def test_a_boat_is_measured_from_nothing(bench: Page) -> None:
-    bench.get_by_test_id("setup").click()
-    bench.get_by_test_id("new-boat").click()
-    bench.get_by_test_id("boat-name").fill("Tub")
-    bench.get_by_test_id("start-length_m").fill("10'6\"")
-    bench.get_by_test_id("start-angler_mass_kg").fill("176 lb")
-    bench.get_by_test_id("start-go").click()
-    expect(bench.get_by_test_id("setup")).to_contain_text("Tub")
-    expect(bench.get_by_test_id("weight")).to_have_text("79.8\u00a0kg")
-    expect(bench.get_by_test_id("aboard")).to_contain_text("Nothing yet")
-    expect(bench.get_by_test_id("trim")).to_be_visible()
-
-
-def test_nonsense_in_a_new_boat_is_refused_at_its_field_and_kept_for_mending(bench: Page) -> None:
-    bench.get_by_test_id("setup").click()
-    bench.get_by_test_id("new-boat").click()
-    bench.get_by_test_id("boat-name").fill("Tub")
-    bench.get_by_test_id("start-beam_m").fill("-80")
-    bench.get_by_test_id("start-go").click()
-    expect(bench.get_by_role("dialog")).to_contain_text("the beam must be more than nothing")
-    expect(bench.get_by_test_id("boat-name")).to_have_value("Tub")
-    bench.get_by_test_id("start-beam_m").fill("wide")
-    bench.get_by_test_id("start-go").click()
-    expect(bench.get_by_role("dialog")).to_contain_text("is no length we can read")
-    bench.get_by_test_id("start-beam_m").fill("80")
-    bench.get_by_test_id("start-go").click()
-    expect(bench.get_by_test_id("setup")).to_contain_text("Tub")
-
-
 def test_a_changed_measure_answers_live_and_is_saved(bench: Page, server: Server) -> None:
     bench.goto(f"{server.url}/boat")
     draft = bench.get_by_test_id("boat-drafts")

@@ -21,7 +21,7 @@ def found() -> dict[str, list[Errors]]:
     return found
 
 
-@pytest.mark.parametrize("knows", ["tape", "low beams"])
+@pytest.mark.parametrize("knows", ["tape", "low beams", "half a tape", "label"])
 @pytest.mark.parametrize("figure", ["carried", "draft", "trim", "list", "gm", "margin"])
 def test_the_true_figure_lies_in_its_band(
     found: dict[str, list[Errors]], knows: str, figure: str

@@ -26,6 +26,7 @@ from neat_hull.api import (
     reach,
     setup_files,
     setups,
+    starting,
 )
 from neat_hull.api.guard import Guard
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body, unusable
@@ -55,6 +56,7 @@ def create_app(
     v1 = APIRouter(prefix="/api/v1")
     for part in (
         setup_files,
+        starting,
         setups,
         changes,
         placing,

@@ -27,6 +27,7 @@ from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 from neat_hull.rig.lining_up import Way
+from neat_hull.rig.typical import seat_as_moved, with_what_was_measured
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.history import Change
 from neat_hull.store.setups import load_setup, new_thing_id
@@ -181,7 +182,8 @@ def put_boat(setup_id: SetupId, body: BoatChange, db: Db) -> SetupState:
     """Change the boat's measures, wells, weight or rating."""
     stored = load_setup(db, setup_id)
     require_not_held(db, stored, body.boat)
-    step = [Change("boat", stored.boat_id, refit(body.boat).model_dump())]
+    boat = refit(with_what_was_measured(stored.setup.boat, body.boat))
+    step = [Change("boat", stored.boat_id, boat.model_dump())]
     return apply_step(db, setup_id, body.revision, "Change the boat", step, "boat.tape")
 
 
@@ -189,9 +191,10 @@ def put_boat(setup_id: SetupId, body: BoatChange, db: Db) -> SetupState:
 def put_angler(setup_id: SetupId, body: AnglerChange, db: Db) -> SetupState:
     """Change the angler and the seat."""
     stored = load_setup(db, setup_id)
+    seat = seat_as_moved(stored.setup.seat, body.seat)
     step = [
         Change("angler", stored.angler_id, body.angler.model_dump()),
-        setup_row(setup_id, stored.setup.model_copy(update={"seat": body.seat})),
+        setup_row(setup_id, stored.setup.model_copy(update={"seat": seat})),
     ]
     return apply_step(db, setup_id, body.revision, "Change the angler", step, "angler.mass_kg")
 

@@ -1,4 +1,4 @@
-"""Setups: list, read, start, try out, undo and redo."""
+"""Setups: list, read, try out, undo and redo."""
 
 from typing import Annotated
 
@@ -7,8 +7,6 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
-from neat_hull.editing.starting import FirstMeasures, starting_setup
-from neat_hull.editing.steps import require_named
 from neat_hull.editing.trial import Trial
 from neat_hull.model.base import Answer
 from neat_hull.model.drawing import Drawing
@@ -16,8 +14,8 @@ from neat_hull.model.figures import Figures
 from neat_hull.model.how import How
 from neat_hull.store import history
 from neat_hull.store.connect import transaction
-from neat_hull.store.setups import SetupName, add_setup, list_setups, load_setup
-from neat_hull.whole.evaluate import evaluated, live, require_afloat
+from neat_hull.store.setups import SetupName, list_setups, load_setup
+from neat_hull.whole.evaluate import evaluated, live
 from neat_hull.whole.how import explain
 
 router = APIRouter(prefix="/setups", tags=["setups"], route_class=Written)
@@ -34,17 +32,6 @@ class Preview(Answer):
 def setups(db: Db) -> list[SetupName]:
     """All setups, oldest first."""
     return list_setups(db)
-
-
-@router.post("", status_code=201)
-def start_setup(body: FirstMeasures, db: Db) -> SetupState:
-    """A new boat and angler from first measures, with nothing aboard yet."""
-    setup = starting_setup(body)
-    require_named(setup)
-    ev = require_afloat(setup)
-    with transaction(db):
-        setup_id = add_setup(db, setup)
-    return state_of(load_setup(db, setup_id), ev)
 
 
 @router.get("/{setup_id}")

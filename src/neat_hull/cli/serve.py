@@ -16,12 +16,12 @@ import uvicorn
 
 from neat_hull.api.app import LOOPBACK, create_app
 from neat_hull.api.aside import ASIDE
+from neat_hull.editing.demo import add_demo
 from neat_hull.errors import StoreError
-from neat_hull.files.demo import demo_setups
 from neat_hull.instruments.listener import Listener
 from neat_hull.instruments.stand_in import StandIn
 from neat_hull.store.connect import connect, open_store, transaction
-from neat_hull.store.setups import add_setup, list_setups, load_setup
+from neat_hull.store.setups import list_setups
 
 # The built screens: packed into a wheel, or where a checkout builds them.
 _SCREENS = (
@@ -117,11 +117,7 @@ def fill_with_demo(data: Path) -> None:
         if list_setups(db):
             return
         with transaction(db):
-            first, *others = demo_setups()
-            kept = [load_setup(db, add_setup(db, first))]
-            for setup in others:
-                boat = next((s.boat_id for s in kept if s.setup.boat == setup.boat), None)
-                kept.append(load_setup(db, add_setup(db, setup, kept[0].angler_id, boat)))
+            add_demo(db)
     finally:
         db.close()
 

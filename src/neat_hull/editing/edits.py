@@ -15,6 +15,7 @@ from neat_hull.editing.trial import TrialPlace
 from neat_hull.errors import InputError, OvertakenError
 from neat_hull.model.base import Model, dotted, input_errors
 from neat_hull.model.setup import Place, Setup
+from neat_hull.rig.typical import seat_as_moved, with_what_was_measured
 from neat_hull.store.connect import Connection
 from neat_hull.store.history import Change
 from neat_hull.store.setups import StoredSetup
@@ -64,7 +65,7 @@ def _one(
         things = {**setup.things, key: thing}
         return _with(setup, things=things), [Change("thing", key, thing.model_dump())]
     if edit.what == "boat":
-        boat = refit(_patched(setup.boat, edit))
+        boat = refit(with_what_was_measured(setup.boat, _patched(setup.boat, edit)))
         require_not_held(db, stored, boat)
         return _with(setup, boat=boat), [Change("boat", stored.boat_id, boat.model_dump())]
     if edit.what == "angler":
@@ -72,7 +73,8 @@ def _one(
         return _with(setup, angler=angler), [
             Change("angler", stored.angler_id, angler.model_dump())
         ]
-    setup = _patched(setup, edit, without=_APART)
+    before, setup = setup, _patched(setup, edit, without=_APART)
+    setup = _with(setup, seat=seat_as_moved(before.seat, setup.seat))
     return setup, [setup_row(stored.setup_id, setup)]
 
 

@@ -11,6 +11,7 @@ from neat_hull.model.nesting import ashore, require_nested
 from neat_hull.model.sections import Sections, TriedSections
 from neat_hull.model.setup import Angler, Place, Posture, SeatPlace, Setup
 from neat_hull.model.water import Water
+from neat_hull.rig.typical import seat_as_moved, with_what_was_measured
 from neat_hull.whole.registry import require_known_limits
 
 _WHOLE = ("boat", "angler", "seat", "water", "posture")
@@ -49,6 +50,10 @@ class Trial(TriedSections):
             for name in (*_WHOLE, *Sections.model_fields)
             if getattr(self, name) is not None
         }
+        if self.boat is not None:
+            changed["boat"] = with_what_was_measured(kept.boat, self.boat)
+        if self.seat is not None:
+            changed["seat"] = seat_as_moved(kept.seat, self.seat)
         tried = kept.model_copy(update={"places": places, **changed})
         require_known_limits(tried.judging)
         require_nested(tried)

@@ -12,7 +12,26 @@ Bottom = Literal["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"]
 Chine = Literal["soft", "hard"]
 
 
+TapeField = Literal[
+    "beam_at_m", "beam_fore_quarter_m", "beam_aft_quarter_m", "depth_m", "bow_height_m",
+    "stern_height_m", "rocker_bow_m", "rocker_stern_m", "bottom", "chine",
+]  # fmt: skip
 Propulsion = Literal["paddle", "crank", "push", "motor bow", "motor side", "motor stern"]
+
+
+class AssumedMeasures(Model):
+    """Which of a boat's measures are typical values that nobody has taken or confirmed."""
+
+    beam_at_m: bool = False
+    beam_fore_quarter_m: bool = False
+    beam_aft_quarter_m: bool = False
+    depth_m: bool = False
+    bow_height_m: bool = False
+    stern_height_m: bool = False
+    rocker_bow_m: bool = False
+    rocker_stern_m: bool = False
+    bottom: bool = False
+    chine: bool = False
 
 
 class TapeMeasures(Model):
@@ -42,6 +61,7 @@ class TapeMeasures(Model):
     low_beam_fore_m: float | None = None
     low_beam_aft_m: float | None = None
     hollow_m: float | None = None
+    assumed: AssumedMeasures = AssumedMeasures()
 
 
 class OffsetStation(Model):

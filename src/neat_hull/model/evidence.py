@@ -31,7 +31,7 @@ class Bands(Answer):
 
     offset_m is that of how far off the middle all weights together act. *_by_weights is the part
     that weighing what is aboard would take away; measure_next is what of the boat would narrow GM
-    most, empty where nothing would by much.
+    most, empty where nothing would by much. hull is "typical" while measures of it are assumed.
     """
 
     carried_kg: float
@@ -44,6 +44,6 @@ class Bands(Answer):
     list_by_weights_deg: float
     gm_by_weights_m: float
     parts: list[BandPart]
-    hull: Literal["estimate", "calibrated"]
+    hull: Literal["typical", "estimate", "calibrated"]
     weigh_first: list[WeighFirst]
     measure_next: str

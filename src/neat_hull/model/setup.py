@@ -46,13 +46,17 @@ class Angler(Model):
 
 
 class SeatPlace(Model):
-    """Corner of the seat's pan and back, recline from upright, and where the heels rest."""
+    """Corner of the seat's pan and back, recline from upright, and where the heels rest.
+
+    `assumed` says that nobody has measured where it is: it stands where seats usually do.
+    """
 
     x_m: float
     z_m: float
     recline_deg: float = Field(ge=0, le=60)
     brace_x_m: float
     brace_z_m: float
+    assumed: bool = False
 
 
 Day = Annotated[str, Field(pattern=r"^\d{4}-\d{2}-\d{2}$")]

@@ -7,11 +7,12 @@ lies within its band about nineteen times of twenty, if the figures below are ri
 """
 
 from dataclasses import dataclass
-from math import degrees
+from math import degrees, hypot
+from typing import Literal
 
 import numpy as np
 
-from neat_hull.model.boat import Boat, Evidence
+from neat_hull.model.boat import Boat, Evidence, TapeField
 from neat_hull.model.calibration import TiltTest
 from neat_hull.model.evidence import BandPart, Bands, BandSource, WeighFirst
 from neat_hull.physics.arrays import Array
@@ -20,6 +21,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.hulls import as_tested
 from neat_hull.rig.rigging import Rigged
 from neat_hull.rig.settling import at_rest
+from neat_hull.rig.typical import MEASURE_NAMES
 
 # Share of a weight that it may be off, by where it comes from: our own judgement. A scale is right
 # to a per cent or its last digit, a label leaves out straps and batteries, a guess is a guess.
@@ -30,6 +32,7 @@ LEAST_OFF_KG = 0.02
 # sits on the line within a centimetre, and how high a sitter's own centre lies is a table's mean;
 # a bare hull is not the same on both sides; gear is set down as exactly as a hand sets it down.
 SITTER_OFF_M = np.array([0.025, 0.010, 0.03])
+SEAT_ASSUMED_OFF_M = np.array([0.18, 0.010, 0.06])  # where nobody has measured the seat
 BARE_OFF_M = np.array([0.08, 0.008, 0.03])
 LIFTED_OFF_M = 0.02  # along, once two scales have told where the bare boat balances
 GEAR_OFF_M = np.array([0.02, 0.010, 0.016])
@@ -52,6 +55,21 @@ LOW_BEAMS = HullOff(0.07, 0.085, 0.25)
 OFFSETS = HullOff(0.04, 0.06, 0.2)
 FLOATED = HullOff(0.07, 0.30, 0.2)  # how deep it lies, not how broad
 FLOATED_LOW_BEAMS = HullOff(0.05, 0.11, 0.2)
+# What a measure that is only assumed typical adds, in squares: from the same owners, who take it
+# from `rig.typical` and not from their tape, and a third more, since real boats differ more than
+# six families.
+ASSUMED: dict[TapeField, HullOff] = {
+    "beam_at_m": HullOff(0.01, 0.01, 0.10),
+    "beam_fore_quarter_m": HullOff(0.04, 0.12, 0.40),
+    "beam_aft_quarter_m": HullOff(0.035, 0.12, 0.36),
+    "depth_m": HullOff(0.015, 0.06, 0.02),
+    "bow_height_m": HullOff(0.003, 0.003, 0.03),
+    "stern_height_m": HullOff(0.003, 0.003, 0.03),
+    "rocker_bow_m": HullOff(0.04, 0.005, 0.34),
+    "rocker_stern_m": HullOff(0.04, 0.01, 0.41),
+    "bottom": HullOff(0.24, 0.17, 0.04),
+    "chine": HullOff(0.035, 0.10, 0.01),
+}
 # Of what BM may be off, what is left to a hull whose GM was measured by tilting it: under another
 # load the water stands elsewhere. More, the more the load differs from that of the test.
 AFTER_TILT, PER_LOAD = 0.5, 1.0
@@ -105,8 +123,7 @@ def bands(ev: Evaluated) -> Bands | None:
         list_by_weights_deg=weights.list_deg,
         gm_by_weights_m=weights.gm_m,
         parts=parts,
-        hull="calibrated" if _floated(rigged.setup.boat) or _tilted(rigged.setup.boat)
-        else "estimate",
+        hull=_known_by(rigged.setup.boat),
         weigh_first=_weigh_first(rigged, off, slopes),
         measure_next=_measure_next(rigged.setup.boat, parts, gm),
     )  # fmt: skip
@@ -127,8 +144,9 @@ def _places(rigged: Rigged, up: hydrostatics.Upright) -> list[BandPart]:
     bare[2] = 0.0  # has a part of its own, which a tilt test takes away
     if lift is not None and lift.used:
         bare[0] = LIFTED_OFF_M
+    sitter = SEAT_ASSUMED_OFF_M if rigged.setup.seat.assumed else SITTER_OFF_M
     rows: list[tuple[BandSource, Array, Array]] = [
-        ("sitter", share[rigged.rows.angler], SITTER_OFF_M),
+        ("sitter", share[rigged.rows.angler], sitter),
         ("places", share[rigged.rows.things], GEAR_OFF_M),
         ("bare boat", share[:1], bare),
     ]
@@ -170,9 +188,30 @@ def hull_off(boat: Boat) -> HullOff:
     low = boat.tape.low_beam_m is not None
     if boat.offsets is not None:
         return OFFSETS
-    if _floated(boat):
-        return FLOATED_LOW_BEAMS if low else FLOATED
-    return LOW_BEAMS if low else TAPE
+    floated = _floated(boat)
+    known, without = (FLOATED_LOW_BEAMS, FLOATED) if floated else (LOW_BEAMS, TAPE)
+    off, more = known if low else without, [ASSUMED[field] for field in assumed(boat)]
+    if not more:
+        return off
+    return HullOff(  # how deep it lies a float test has told all the same
+        off.draft_share if floated else hypot(off.draft_share, *(m.draft_share for m in more)),
+        hypot(off.bm_share, *(m.bm_share for m in more)),
+        hypot(off.trim_deg, *(m.trim_deg for m in more)),
+    )
+
+
+def _known_by(boat: Boat) -> Literal["typical", "estimate", "calibrated"]:
+    if assumed(boat):
+        return "typical"
+    return "calibrated" if _floated(boat) or _tilted(boat) else "estimate"
+
+
+def assumed(boat: Boat) -> list[TapeField]:
+    """The measures that its hull rests on and nobody has taken, what matters most to GM first."""
+    if boat.offsets is not None:
+        return []
+    is_so = boat.tape.assumed
+    return sorted((f for f in ASSUMED if getattr(is_so, f)), key=lambda f: -ASSUMED[f].bm_share)
 
 
 def _measure_next(boat: Boat, parts: list[BandPart], gm_m: float) -> str:
@@ -180,6 +219,9 @@ def _measure_next(boat: Boat, parts: list[BandPart], gm_m: float) -> str:
     worst = max(parts, key=lambda part: part.gm_m)
     if worst.source not in ("shape", "own height") or worst.gm_m < _MOST * gm_m:
         return ""
+    first = assumed(boat)
+    if first:
+        return MEASURE_NAMES[first[0]]
     if boat.offsets is None and boat.tape.low_beam_m is None:
         return "the breadths 10 cm above the ground, amidships and at the quarters"
     return "" if _tilted(boat) else "a tilt test afloat"

@@ -101,7 +101,7 @@ def _hull(shape_json: str, fore: float, aft: float, low_down: bool = True) -> Hu
 
 def _stations(shape: _Shape) -> tuple[Station, ...]:
     if shape.offsets is None:
-        return stations_from_tape(Tape(**shape.tape.model_dump()))
+        return stations_from_tape(Tape(**shape.tape.model_dump(exclude={"assumed"})))
     return tuple(Station(one.x_m, np.array(one.points_m, dtype=float)) for one in shape.offsets)
 
 

@@ -31,7 +31,7 @@ def drawing(setup: Setup) -> Drawing:
     """Lines and body of a setup. Raises InputErrors for measures that mean nothing."""
     bare = rig(setup.model_copy(update={"places": {}}))
     hull, body = bare.floating.hull, bare.body
-    tape = Tape(**setup.boat.tape.model_dump())
+    tape = Tape(**setup.boat.tape.model_dump(exclude={"assumed"}))
     x = hull.x_aft_m + hull.length_m * 0.5 * (1 - np.cos(np.linspace(0, np.pi, _POINTS)))
     outlines = [outline_at(hull, float(at)) for at in x]
     widest = int(np.argmax([o[:, 0].max() for o in outlines]))

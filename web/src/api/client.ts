@@ -7,6 +7,7 @@ export type Schemas = components['schemas']
 export type SetupState = Schemas['SetupState']
 export type Setup = SetupState['setup']
 export type Preview = Schemas['Preview']
+export type Started = Schemas['Started']
 export type Figures = Schemas['Figures']
 export type Drawing = Schemas['Drawing']
 export type Aboard = Schemas['Aboard']
@@ -94,6 +95,10 @@ export const askState = (call: Promise<Answer<Readable<SetupState>>>): Promise<S
 /** The same for a preview. */
 export const askPreview = (call: Promise<Answer<Readable<Preview>>>): Promise<Preview> =>
   ask(call) as Promise<Preview>
+
+/** The same for what a start comes to so far. */
+export const askStarted = (call: Promise<Answer<Readable<Started>>>): Promise<Started> =>
+  ask(call) as Promise<Started>
 
 /** A change that is known as data: its setup, and the revision it is based on, are filled in here. */
 export async function sendChange(

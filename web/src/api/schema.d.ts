@@ -219,7 +219,7 @@ export interface paths {
         put?: never;
         /**
          * Start Setup
-         * @description A new boat and angler from first measures, with nothing aboard yet.
+         * @description A new boat and angler from first measures, with what they usually take along.
          */
         post: operations["start_setup"];
         delete?: never;
@@ -1080,6 +1080,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/start/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start Demo
+         * @description Add the demo's setups beside what is there; nothing where they are there already.
+         */
+        post: operations["start_demo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/start/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Usual Kit
+         * @description Generic things to take along, where each usually goes, and on which trips most take it.
+         */
+        get: operations["usual_kit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/start/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Start
+         * @description What such a boat comes to so far: what is not measured typical, and marked assumed.
+         */
+        post: operations["preview_start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1416,6 +1476,62 @@ export interface components {
             proved: boolean;
         };
         /**
+         * AssumedMeasures
+         * @description Which of a boat's measures are typical values that nobody has taken or confirmed.
+         */
+        AssumedMeasures: {
+            /**
+             * Beam Aft Quarter M
+             * @default false
+             */
+            beam_aft_quarter_m: boolean;
+            /**
+             * Beam At M
+             * @default false
+             */
+            beam_at_m: boolean;
+            /**
+             * Beam Fore Quarter M
+             * @default false
+             */
+            beam_fore_quarter_m: boolean;
+            /**
+             * Bottom
+             * @default false
+             */
+            bottom: boolean;
+            /**
+             * Bow Height M
+             * @default false
+             */
+            bow_height_m: boolean;
+            /**
+             * Chine
+             * @default false
+             */
+            chine: boolean;
+            /**
+             * Depth M
+             * @default false
+             */
+            depth_m: boolean;
+            /**
+             * Rocker Bow M
+             * @default false
+             */
+            rocker_bow_m: boolean;
+            /**
+             * Rocker Stern M
+             * @default false
+             */
+            rocker_stern_m: boolean;
+            /**
+             * Stern Height M
+             * @default false
+             */
+            stern_height_m: boolean;
+        };
+        /**
          * BandPart
          * @description What one thing that is not known comes to in each figure; all of them add in squares.
          */
@@ -1440,7 +1556,7 @@ export interface components {
          *
          *     offset_m is that of how far off the middle all weights together act. *_by_weights is the part
          *     that weighing what is aboard would take away; measure_next is what of the boat would narrow GM
-         *     most, empty where nothing would by much.
+         *     most, empty where nothing would by much. hull is "typical" while measures of it are assumed.
          */
         Bands: {
             /** Carried Kg */
@@ -1455,7 +1571,7 @@ export interface components {
              * Hull
              * @enum {string}
              */
-            hull: "estimate" | "calibrated";
+            hull: "typical" | "estimate" | "calibrated";
             /** List By Weights Deg */
             list_by_weights_deg: number;
             /** List Deg */
@@ -2014,6 +2130,14 @@ export interface components {
             revision: number;
         };
         /**
+         * DemoAdded
+         * @description Where to look first.
+         */
+        DemoAdded: {
+            /** Setup Id */
+            setup_id: number;
+        };
+        /**
          * Downrigger
          * @description It hangs a weight over the side on a boom.
          */
@@ -2366,45 +2490,85 @@ export interface components {
         };
         /**
          * FirstMeasures
-         * @description Length, three beams, depth and bottom of a boat, its weight and rating, and who goes.
+         * @description What is known of a boat and of who goes in it, and what is taken along.
+         *
+         *     Null where nobody has measured or weighed: a typical value stands in, marked as such. kit: names
+         *     of generic things of the catalogue, one for each piece.
          */
         FirstMeasures: {
             /**
              * Angler Evidence
+             * @default guess
              * @enum {string}
              */
             angler_evidence: "weighed" | "label" | "guess";
             /** Angler Mass Kg */
-            angler_mass_kg: number;
-            /** Angler Name */
+            angler_mass_kg?: number | null;
+            /**
+             * Angler Name
+             * @default Me
+             */
             angler_name: string;
             /** Beam Aft Quarter M */
-            beam_aft_quarter_m: number;
+            beam_aft_quarter_m?: number | null;
+            /** Beam At M */
+            beam_at_m?: number | null;
             /** Beam Fore Quarter M */
-            beam_fore_quarter_m: number;
+            beam_fore_quarter_m?: number | null;
             /** Beam M */
             beam_m: number;
             /** Boat Name */
             boat_name: string;
-            /**
-             * Bottom
-             * @enum {string}
-             */
-            bottom: "flat" | "shallow_arch" | "shallow_v" | "twin_ridge" | "tunnel";
+            /** Bottom */
+            bottom?: ("flat" | "shallow_arch" | "shallow_v" | "twin_ridge" | "tunnel") | null;
+            /** Bottom Beam M */
+            bottom_beam_m?: number | null;
+            /** Bow Height M */
+            bow_height_m?: number | null;
+            /** Chine */
+            chine?: ("soft" | "hard") | null;
             /** Depth M */
-            depth_m: number;
+            depth_m?: number | null;
+            /** Hollow M */
+            hollow_m?: number | null;
             /**
              * Hull Evidence
+             * @default guess
              * @enum {string}
              */
             hull_evidence: "weighed" | "label" | "guess";
             /** Hull Mass Kg */
-            hull_mass_kg: number;
+            hull_mass_kg?: number | null;
+            /**
+             * Kit
+             * @default []
+             */
+            kit: string[];
             /** Length M */
             length_m: number;
+            /** Low Beam Aft M */
+            low_beam_aft_m?: number | null;
+            /** Low Beam Fore M */
+            low_beam_fore_m?: number | null;
+            /** Low Beam M */
+            low_beam_m?: number | null;
+            /**
+             * Pedals
+             * @default false
+             */
+            pedals: boolean;
             /** Rated Kg */
-            rated_kg: number | null;
-            /** Setup Name */
+            rated_kg?: number | null;
+            /** Rocker Bow M */
+            rocker_bow_m?: number | null;
+            /** Rocker Stern M */
+            rocker_stern_m?: number | null;
+            /** Seat X M */
+            seat_x_m?: number | null;
+            /**
+             * Setup Name
+             * @default First setup
+             */
             setup_name: string;
             /**
              * Sit In
@@ -2412,9 +2576,14 @@ export interface components {
              */
             sit_in: boolean;
             /** Stature M */
-            stature_m: number;
+            stature_m?: number | null;
+            /** Stern Beam M */
+            stern_beam_m?: number | null;
+            /** Stern Height M */
+            stern_height_m?: number | null;
             /**
              * Water
+             * @default fresh
              * @enum {string}
              */
             water: "fresh" | "salt";
@@ -2884,6 +3053,20 @@ export interface components {
             judging: components["schemas"]["Judging"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * KitItem
+         * @description A generic thing: where it usually goes, and on which trips most take it.
+         */
+        KitItem: {
+            /**
+             * Goes
+             * @enum {string}
+             */
+            goes: "worn" | "seat" | "drive" | "holder" | "rod deck" | "crate" | "tank well" | "behind seat" | "reach behind" | "beside seat" | "side deck" | "fore deck" | "aft deck" | "bow";
+            thing: components["schemas"]["Thing"];
+            /** Trips */
+            trips: ("pond" | "lake" | "sea" | "river")[];
         };
         /**
          * KnownAngler
@@ -3669,8 +3852,15 @@ export interface components {
         /**
          * SeatPlace
          * @description Corner of the seat's pan and back, recline from upright, and where the heels rest.
+         *
+         *     `assumed` says that nobody has measured where it is: it stands where seats usually do.
          */
         SeatPlace: {
+            /**
+             * Assumed
+             * @default false
+             */
+            assumed: boolean;
             /** Brace X M */
             brace_x_m: number;
             /** Brace Z M */
@@ -3908,6 +4098,15 @@ export interface components {
             ahead: number;
         };
         /**
+         * Started
+         * @description A setup as it would be, with its figures and its drawing; nothing is kept of it.
+         */
+        Started: {
+            drawing: components["schemas"]["Drawing"];
+            figures: components["schemas"]["Figures"];
+            setup: components["schemas"]["Setup"];
+        };
+        /**
          * Stature
          * @description Height barefoot.
          */
@@ -4000,6 +4199,21 @@ export interface components {
          *     stands off it; null where nobody has taken them.
          */
         TapeMeasures: {
+            /**
+             * @default {
+             *       "beam_aft_quarter_m": false,
+             *       "beam_at_m": false,
+             *       "beam_fore_quarter_m": false,
+             *       "bottom": false,
+             *       "bow_height_m": false,
+             *       "chine": false,
+             *       "depth_m": false,
+             *       "rocker_bow_m": false,
+             *       "rocker_stern_m": false,
+             *       "stern_height_m": false
+             *     }
+             */
+            assumed: components["schemas"]["AssumedMeasures"];
             /** Beam Aft Quarter M */
             beam_aft_quarter_m: number;
             /** Beam At M */
@@ -7610,6 +7824,151 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    start_demo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DemoAdded"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    usual_kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitItem"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstMeasures"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Started"];
                 };
             };
             /** @description Not Found */

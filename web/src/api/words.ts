@@ -94,6 +94,7 @@ export const CHOICES = {
   },
   "Bands": {
     "hull": [
+      "typical",
       "estimate",
       "calibrated"
     ]
@@ -232,6 +233,10 @@ export const CHOICES = {
       "twin_ridge",
       "tunnel"
     ],
+    "chine": [
+      "soft",
+      "hard"
+    ],
     "hull_evidence": [
       "weighed",
       "label",
@@ -321,6 +326,30 @@ export const CHOICES = {
       "tightest",
       "working share",
       "freeboard"
+    ]
+  },
+  "KitItem": {
+    "goes": [
+      "worn",
+      "seat",
+      "drive",
+      "holder",
+      "rod deck",
+      "crate",
+      "tank well",
+      "behind seat",
+      "reach behind",
+      "beside seat",
+      "side deck",
+      "fore deck",
+      "aft deck",
+      "bow"
+    ],
+    "trips": [
+      "pond",
+      "lake",
+      "sea",
+      "river"
     ]
   },
   "LimitRow": {
@@ -691,6 +720,18 @@ export const USUAL = {
     },
     "casts": "starboard"
   },
+  "AssumedMeasures": {
+    "beam_at_m": false,
+    "beam_fore_quarter_m": false,
+    "beam_aft_quarter_m": false,
+    "depth_m": false,
+    "bow_height_m": false,
+    "stern_height_m": false,
+    "rocker_bow_m": false,
+    "rocker_stern_m": false,
+    "bottom": false,
+    "chine": false
+  },
   "Boat": {
     "rating_covers": "all aboard",
     "propulsion": "paddle",
@@ -744,7 +785,14 @@ export const USUAL = {
     "afloat": false
   },
   "FirstMeasures": {
-    "sit_in": false
+    "setup_name": "First setup",
+    "sit_in": false,
+    "pedals": false,
+    "hull_evidence": "guess",
+    "angler_name": "Me",
+    "angler_evidence": "guess",
+    "water": "fresh",
+    "kit": []
   },
   "Fixing": {
     "by": "loose",
@@ -856,6 +904,9 @@ export const USUAL = {
     "lost_m3": 0.0,
     "kind": "scupper"
   },
+  "SeatPlace": {
+    "assumed": false
+  },
   "SeatRail": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -902,7 +953,19 @@ export const USUAL = {
     "take_good": false
   },
   "TapeMeasures": {
-    "stern_beam_m": 0.0
+    "stern_beam_m": 0.0,
+    "assumed": {
+      "beam_at_m": false,
+      "beam_fore_quarter_m": false,
+      "beam_aft_quarter_m": false,
+      "depth_m": false,
+      "bow_height_m": false,
+      "stern_height_m": false,
+      "rocker_bow_m": false,
+      "rocker_stern_m": false,
+      "bottom": false,
+      "chine": false
+    }
   },
   "Thing": {
     "kind": "other",

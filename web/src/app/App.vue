@@ -2,9 +2,9 @@
 /** The frame: which setup, which screen, saved or not, units and light. */
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import HistoryDrawer from '@/setup/HistoryDrawer.vue'
 import SetupsDialog from '@/setup/SetupsDialog.vue'
-import StartDialog from '@/setup/StartDialog.vue'
 import TroubleBanner from './TroubleBanner.vue'
 import ScreenNav from './ScreenNav.vue'
 import { useLook } from '@/setup/look'
@@ -12,8 +12,9 @@ import { isUnsaved, settleAll } from '@/setup/unsaved'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
+const route = useRoute()
+const router = useRouter()
 const look = useLook()
-const starting = ref(false)
 const managing = ref(false)
 const past = ref(false)
 const loaded = ref(false)
@@ -21,6 +22,7 @@ const loaded = ref(false)
 onMounted(async () => {
   await store.open()
   loaded.value = true
+  if (!store.kept && !store.lost) await router.replace('/start')
 })
 // What is under way is sent after a reload too; but nobody has to count on that.
 useEventListener(window, 'pagehide', settleAll)
@@ -35,7 +37,7 @@ useEventListener(document, 'visibilitychange', () => {
 
 function choose(command: number | 'all' | 'new'): void {
   if (command === 'all') managing.value = true
-  else if (command === 'new') starting.value = true
+  else if (command === 'new') void router.push('/start')
   else void store.open(command)
 }
 const saved = computed(() => {
@@ -74,7 +76,7 @@ const saved = computed(() => {
           </el-dropdown-menu>
         </template>
       </el-dropdown>
-      <ScreenNav />
+      <ScreenNav v-if="store.kept" />
       <div v-if="store.kept" class="right">
         <span class="soft" data-testid="saved">{{ saved }}</span>
         <button
@@ -140,19 +142,8 @@ const saved = computed(() => {
     </header>
     <TroubleBanner />
     <div class="screen">
-      <RouterView v-if="store.kept" />
-      <div v-else-if="loaded" class="welcome">
-        <h1>See what your boat does with it, before you drill.</h1>
-        <p>
-          You need a tape, a bathroom scale and ten minutes: length, three beams and depth of the
-          boat, what it weighs, and what you weigh dressed for the water.
-        </p>
-        <el-button type="primary" data-testid="start" @click="starting = true"
-          >Measure a boat</el-button
-        >
-      </div>
+      <RouterView v-if="store.kept || (loaded && route.path === '/start')" />
     </div>
-    <StartDialog v-model="starting" />
     <SetupsDialog v-if="store.kept" v-model="managing" />
     <HistoryDrawer v-if="store.kept" v-model="past" />
   </div>
@@ -229,11 +220,6 @@ header {
   flex: 1;
   min-height: 0;
   overflow: auto;
-}
-.welcome {
-  max-width: 520px;
-  margin: 14vh auto 0;
-  padding: 0 20px;
 }
 @media (max-width: 900px) {
   header {

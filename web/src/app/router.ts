@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { bench } from '@/bench'
+import { start } from '@/start'
 import type { Screen } from '@/kit/subject'
 import { afloat } from '@/subjects/afloat'
 import { angler } from '@/subjects/angler'
@@ -13,5 +14,5 @@ export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, comp
 
 export const router = createRouter({
   history: createWebHistory(),
-  routes: [...SCREENS, shapes, { path: '/:rest(.*)*', redirect: '/bench' }],
+  routes: [...SCREENS, start, shapes, { path: '/:rest(.*)*', redirect: '/bench' }],
 })

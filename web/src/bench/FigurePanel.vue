@@ -140,6 +140,9 @@ const floor = (over_m: number, where: string) =>
         <template v-if="figures.bands?.hull === 'estimate'"
           ><b>Estimate</b> from a tape; no test afloat yet.</template
         >
+        <template v-else-if="figures.bands?.hull === 'typical'"
+          ><b>Typical values</b> stand in for measures of the boat: see Boat.</template
+        >
         Use whichever limit is lower, the maker's or ours. Wear your life jacket (PFD); try changes
         in warm shallow water near shore, with help.
       </p>

@@ -10,6 +10,8 @@ const props = defineProps<{
   tape: Boat['tape']
   field: string
   text: string
+  /** the corner of pan and back, where the seat is measured */
+  seat_x_m?: number
 }>()
 
 interface Mark {
@@ -80,6 +82,10 @@ const mark = computed<Mark | null>(() => {
       return across(aft + length / 4, (props.tape.low_beam_aft_m ?? props.tape.beam_m) / 2)
     case 'hollow_m':
       return up((aft + fwd) / 2, 0, props.tape.hollow_m ?? 0)
+    case 'seat_from_bow_m':
+      return props.seat_x_m === undefined
+        ? null
+        : { from: plan(fwd, 0), to: plan(props.seat_x_m, 0) }
     case 'bottom_beam_m':
       return across((aft + fwd) / 2, d.bottom_beam_m / 2)
     default:

@@ -1,7 +1,7 @@
 /** What to measure on a boat and where to hold the tape, in the order one walks round it. */
 import type { Boat } from '@/api/client'
 
-type LengthField = Exclude<keyof Boat['tape'], 'bottom' | 'chine'>
+type LengthField = Exclude<keyof Boat['tape'], 'bottom' | 'chine' | 'assumed'>
 
 export interface Measure {
   field: LengthField

@@ -4,12 +4,15 @@ from collections.abc import Iterable
 from math import degrees
 
 from neat_hull.model.said import Said, Verdict, plain
-from neat_hull.rig.bands import bands
+from neat_hull.rig.bands import assumed, bands
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, Levels
 from neat_hull.rig.rules import WHOLE, Found, amount, rule
 from neat_hull.rig.settling import at_rest
+from neat_hull.rig.typical import MEASURE_NAMES
 from neat_hull.subjects.load.figures import weight
+
+_FIRST = 3  # measures to name
 
 
 @rule("guesses-decide", topic="evidence")
@@ -50,8 +53,28 @@ def guesses_decide(ev: Evaluated) -> Iterable[Found]:
             )
 
 
+@rule("typical-measures", topic="evidence")
+def typical_measures(ev: Evaluated) -> Iterable[Found]:
+    """Measures of the boat are typical values, which nobody has taken: every figure is wide."""
+    boat, seat = ev.setup.boat, ev.setup.seat
+    names = [MEASURE_NAMES[field] for field in assumed(boat)]
+    if seat.assumed:
+        names.insert(0, "where the seat is")
+    if not names:
+        return
+    first = names[:_FIRST]
+    yield Found(
+        "watch",
+        Said.of(f"Boat: {len(names)} typical {'value' if len(names) == 1 else 'values'} in use"),
+        "They are those of such boats, not of yours; the ± allows for it.",
+        Said.of(f"Measure {', '.join(first[:-1]) + ' and ' if first[1:] else ''}{first[-1]}"),
+        badness=len(names),
+        where=WHOLE,
+    )
+
+
 def _worst(levels: Levels, value: float, band: float) -> Verdict:
     return levels.verdict(value - band if levels.rising else value + band)
 
 
-RULES = (guesses_decide,)
+RULES = (typical_measures, guesses_decide)

@@ -31,6 +31,11 @@ const { draft, base, changed, plain, reset } = useDraft<Boat>(
   () => store.confirmed?.setup.boat,
   () => store.confirmed?.setup_id,
 )
+const CONFIDENCE = {
+  typical: 'typical values in use; measure what is marked',
+  estimate: 'estimate from a tape; no test afloat yet',
+  calibrated: 'tested afloat',
+}
 const tab = ref<'measures' | 'fittings' | 'tests'>('measures')
 const active = ref<string>('length_m')
 const chosenFitting = ref<number | null>(null)
@@ -218,11 +223,7 @@ function back(): void {
           </dd>
           <dt>Confidence</dt>
           <dd data-testid="boat-confidence">
-            {{
-              store.figures.bands?.hull === 'calibrated'
-                ? 'tested afloat'
-                : 'estimate from a tape; no test afloat yet'
-            }}
+            {{ CONFIDENCE[store.figures.bands?.hull ?? 'estimate'] }}
           </dd>
         </dl>
         <p v-else class="stop" role="alert">{{ store.figures.trouble }}</p>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+/** The boat as told so far, from above and from the side, with what is taken along. */
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
+import { wearsVest } from '@/drawing/body'
+import AnglerShape from '@/drawing/AnglerShape.vue'
+import HullPlan from '@/drawing/HullPlan.vue'
+import HullSide from '@/drawing/HullSide.vue'
+import MeasureMark from '@/drawing/MeasureMark.vue'
+import ThingShape from '@/drawing/ThingShape.vue'
+import { layOut } from '@/drawing/sheet'
+import { rowsById } from '@/drawing/stands'
+import type { Drawn } from '@/drawing/types'
+import { show } from '@/kit/units'
+import { placesById } from '@/setup/laidOver'
+import { useLook } from '@/setup/look'
+import type { Started } from '@/api/client'
+
+const props = defineProps<{ started: Started; high: number; field?: string }>()
+const look = useLook()
+const frame = useTemplateRef<HTMLDivElement>('frame')
+const { width } = useElementSize(frame)
+const STRIP = 1.25 // the sheet has a strip below, which is not drawn here
+const TALL_M = 2.75 // both views, from the far gunwale to the water below
+/** As large as both views fit, in the middle. */
+const sheet = computed(() => {
+  const { x_m } = props.started.drawing
+  const [aft, fwd] = [x_m[0]!, x_m.at(-1)!]
+  const wide = Math.max(280, width.value)
+  const used = Math.min(wide, (props.high / TALL_M) * (fwd - aft) + 64)
+  const laid = layOut(used, props.high * STRIP, aft, fwd)
+  return { ...laid, width: wide, left: laid.left + (wide - used) / 2 }
+})
+const drawn = computed<Drawn[]>(() => {
+  const rows = rowsById(props.started.figures)
+  return Object.entries(props.started.setup.things)
+    .flatMap(([key, thing]) => {
+      const aboard = rows.get(Number(key))
+      // A vest that is worn is drawn on the body.
+      const worn = props.started.setup.places[key]?.on?.kind === 'body'
+      if (!aboard || (worn && thing.serves.includes('PFD'))) return []
+      const { depth } = aboard
+      const id = Number(key)
+      return [{ id, thing, stand: aboard, aboard, selected: false, ghost: false, depth, holds: 0, hidden: false }]
+    })
+    .sort((a, b) => a.depth - b.depth)
+}) // prettier-ignore
+const vest = computed(() => wearsVest(placesById(props.started.setup), props.started.setup.things))
+const tape = computed(() => props.started.setup.boat.tape)
+const markText = computed(() => {
+  const value = (tape.value as unknown as Record<string, unknown>)[props.field ?? '']
+  return typeof value === 'number' ? show(value, 'length', look.units) : ''
+})
+</script>
+
+<template>
+  <div ref="frame" class="frame" inert>
+    <svg :width="sheet.width" :height="sheet.sideBottom" role="img" aria-label="The boat so far">
+      <HullSide
+        :sheet="sheet"
+        :drawing="started.drawing"
+        :boat="started.setup.boat"
+        :afloat="started.figures.afloat"
+      />
+      <AnglerShape
+        :sheet="sheet"
+        :drawing="started.drawing"
+        :seat="started.setup.seat"
+        view="side"
+        :vest="vest"
+      />
+      <ThingShape
+        v-for="one in drawn"
+        :key="`s${one.id}`"
+        :sheet="sheet"
+        :drawn="one"
+        view="side"
+        :label="one.thing.name"
+      />
+      <HullPlan :sheet="sheet" :drawing="started.drawing" :boat="started.setup.boat" />
+      <AnglerShape
+        :sheet="sheet"
+        :drawing="started.drawing"
+        :seat="started.setup.seat"
+        view="plan"
+        :vest="vest"
+      />
+      <ThingShape
+        v-for="one in drawn"
+        :key="`p${one.id}`"
+        :sheet="sheet"
+        :drawn="one"
+        view="plan"
+        :label="one.thing.name"
+      />
+      <HullSide
+        :sheet="sheet"
+        :drawing="started.drawing"
+        :boat="started.setup.boat"
+        :afloat="started.figures.afloat"
+        front
+      />
+      <MeasureMark
+        v-if="field"
+        :sheet="sheet"
+        :drawing="started.drawing"
+        :tape="tape"
+        :seat_x_m="started.setup.seat.x_m"
+        :field="field"
+        :text="markText"
+      />
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+}
+svg {
+  display: block;
+}
+</style>
