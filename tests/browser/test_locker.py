@@ -62,7 +62,8 @@ def test_picked_things_are_changed_and_multiplied_as_one_step(gear: Page) -> Non
 
 
 def test_filters_and_sorting_find_what_is_looked_for(gear: Page) -> None:
-    gear.get_by_test_id("only").select_option("guessed")
+    gear.get_by_test_id("only").click()
+    gear.get_by_role("option", name="guessed").click()
     expect(gear.locator("[data-gear]")).to_have_count(4)
     gear.get_by_role("button", name="Weight, kg").click()
     expect(gear.locator("[data-cell='name']").first).to_have_value("Full bait tank")
@@ -174,3 +175,20 @@ def test_the_wall_sheet_is_a_pdf_and_the_deck_plan_an_svg(bench: Page, server: S
         answer = bench.request.get(f"{server.url}/api/v1/setups/1/{name}")
         assert answer.headers["content-type"].startswith(kind)
         assert answer.body().startswith(start)
+
+
+def test_gear_is_grouped_and_its_columns_are_chosen(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/gear")
+    bench.get_by_test_id("gear-groups").click()
+    bench.get_by_role("option", name="by place").click()
+    heads = bench.locator("tr.group th")
+    expect(heads.first).to_contain_text("Foredeck 2 items · 3.2\u00a0kg")
+    expect(heads.last).to_contain_text("Ashore")
+    expect(bench.get_by_role("columnheader", name="Price")).to_be_visible()
+    bench.get_by_test_id("gear-columns").click()
+    bench.locator(".columns").get_by_text("Price").click()
+    expect(bench.get_by_role("columnheader", name="Price")).to_have_count(0)
+    expect(bench.get_by_test_id("all-weight")).to_be_visible()
+    bench.reload()
+    expect(heads.first).to_contain_text("Foredeck")
+    expect(bench.get_by_role("columnheader", name="Price")).to_have_count(0)

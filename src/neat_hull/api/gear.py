@@ -11,19 +11,21 @@ from starlette.responses import Response
 
 from neat_hull.api.answers import Written
 from neat_hull.api.changes import stepped
-from neat_hull.api.state import Db, Seen, SetupId, SetupState
+from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState
 from neat_hull.editing.imports import ImportRow, numbered, plan_table, table_changes
 from neat_hull.editing.putting import thing_of
 from neat_hull.errors import InputError
 from neat_hull.files.catalog import catalog
 from neat_hull.files.gear_csv import write_gear
 from neat_hull.model.base import Answer, Model
+from neat_hull.model.load import GearSum
 from neat_hull.model.said import items
 from neat_hull.model.thing import Thing
 from neat_hull.store.connect import transaction
 from neat_hull.store.photos import add_photo, load_photo, media_type
 from neat_hull.store.setups import load_setup, new_thing_id
 from neat_hull.whole.registry import columns
+from neat_hull.whole.sums import GroupBy, gear_sums
 
 router = APIRouter(tags=["gear"], route_class=Written)
 
@@ -110,6 +112,12 @@ def get_photo(photo_id: Annotated[int, PathParam(ge=1, le=2**62)], db: Db) -> Re
         "Cache-Control": "private, max-age=31536000, immutable",
     }
     return Response(image, media_type=media_type(image), headers=headers)
+
+
+@router.get("/setups/{setup_id}/gear/sums")
+def get_sums(setup_id: SetupId, db: Db, cache: Cache, by: GroupBy = "place") -> list[GearSum]:
+    """What all gear comes to, in groups; the last row, without a name, is the whole."""
+    return gear_sums(cache.load(db, setup_id).setup, by)
 
 
 @router.get("/setups/{setup_id}/gear.csv")

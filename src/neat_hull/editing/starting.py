@@ -12,7 +12,7 @@ from neat_hull.model.kit import KitItem
 from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.water import Water
 from neat_hull.physics.body.build import HIP_HEIGHT
-from neat_hull.physics.hull.tape import Tape, require_tape
+from neat_hull.rig.hulls import require_measures
 from neat_hull.rig.typical import SEAT_AT, KnownMeasures, typical_hull_kg, typical_tape
 
 WORKING_SHARE = 0.70  # the middle of the 65 to 75 % most anglers keep to
@@ -76,7 +76,7 @@ def _another(item: KitItem, taken: Counter[str]) -> KitItem:
 def _filled_in(first: FirstMeasures) -> Setup:
     tape = typical_tape(first, sit_in=first.sit_in)
     # What is derived from odd measures would be refused instead, under names nobody typed.
-    require_tape(Tape(**tape.model_dump(exclude={"assumed"})))
+    require_measures(tape)
     length, depth = tape.length_m, tape.depth_m
     weighs = first.hull_mass_kg
     floor = 0.03 if first.sit_in else round(0.48 * depth, 3)

@@ -24,3 +24,13 @@ class Weight(Answer):
     limit_kg: float | None
     verdict: Verdict | None
     carried_at: Point
+
+
+class GearSum(Answer):
+    """Some gear taken together: as filled now, what was paid for it, and what is still planned."""
+
+    name: str
+    count: int
+    mass_kg: float
+    spent: float
+    planned: float

@@ -1,5 +1,7 @@
 """The boat of a setup as a hull that floats, with what its tests found."""
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from functools import lru_cache
 
 import numpy as np
@@ -11,7 +13,7 @@ from neat_hull.model.calibration import LiftTest
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.fullness import filled
 from neat_hull.physics.hull.shape import Hull, Station, Well, require_hull
-from neat_hull.physics.hull.tape import Tape, stations_from_tape
+from neat_hull.physics.hull.tape import Tape, require_tape, stations_from_tape
 from neat_hull.physics.water.floating import FloatingHull
 
 # Bare plastic hulls balance a little aft of the middle, with more material low down than high.
@@ -76,12 +78,8 @@ def shape_of(boat: Boat, fore: float, aft: float) -> Hull:
 
 def _hull(shape_json: str, fore: float, aft: float, low_down: bool = True) -> Hull:
     shape = _Shape.model_validate_json(shape_json)
-    try:
+    with _of_the_tape():
         stations = _stations(shape)
-    except InputErrors as wrong:
-        raise InputErrors(
-            [InputError(f"tape.{e.field}", e.value, e.why) for e in wrong.errors]
-        ) from wrong
     hull = Hull(
         filled(stations, fore, aft, low_down),
         tuple(
@@ -99,9 +97,29 @@ def _hull(shape_json: str, fore: float, aft: float, low_down: bool = True) -> Hu
     return hull
 
 
+def require_measures(tape: TapeMeasures) -> None:
+    """Refuse measures no kayak has. Raises InputErrors naming each."""
+    with _of_the_tape():
+        require_tape(_tape(tape))
+
+
+@contextmanager
+def _of_the_tape() -> Iterator[None]:
+    try:
+        yield
+    except InputErrors as wrong:
+        raise InputErrors(
+            [InputError(f"tape.{e.field}", e.value, e.why) for e in wrong.errors]
+        ) from wrong
+
+
+def _tape(tape: TapeMeasures) -> Tape:
+    return Tape(**tape.model_dump(exclude={"assumed"}))
+
+
 def _stations(shape: _Shape) -> tuple[Station, ...]:
     if shape.offsets is None:
-        return stations_from_tape(Tape(**shape.tape.model_dump(exclude={"assumed"})))
+        return stations_from_tape(_tape(shape.tape))
     return tuple(Station(one.x_m, np.array(one.points_m, dtype=float)) for one in shape.offsets)
 
 

@@ -628,6 +628,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/gear/sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Sums
+         * @description What all gear comes to, in groups; the last row, without a name, is the whole.
+         */
+        get: operations["get_sums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/history": {
         parameters: {
             query?: never;
@@ -2826,6 +2846,22 @@ export interface components {
             shortest_rod_m: number;
             /** Spread M */
             spread_m: number | null;
+        };
+        /**
+         * GearSum
+         * @description Some gear taken together: as filled now, what was paid for it, and what is still planned.
+         */
+        GearSum: {
+            /** Count */
+            count: number;
+            /** Mass Kg */
+            mass_kg: number;
+            /** Name */
+            name: string;
+            /** Planned */
+            planned: number;
+            /** Spent */
+            spent: number;
         };
         /**
          * HandHeld
@@ -6521,6 +6557,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportRow"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_sums: {
+        parameters: {
+            query?: {
+                by?: "place" | "kind";
+            };
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GearSum"][];
                 };
             };
             /** @description Not Found */

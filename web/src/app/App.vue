@@ -217,6 +217,7 @@ header {
   stroke-linejoin: round;
 }
 .screen {
+  position: relative; /* what is hidden from sight but not from readers stays within it */
   flex: 1;
   min-height: 0;
   overflow: auto;

@@ -2,7 +2,7 @@
 /** The boat from astern in still water, leaned as computed; port is on the left. */
 import { computed } from 'vue'
 import type { Drawing, Figures } from '@/api/client'
-import { bodyShapes } from './body'
+import { bodyShapes, type Shape } from './body'
 import { path, type Point } from './sheet'
 
 const props = defineProps<{
@@ -33,17 +33,44 @@ const hull = computed(() => {
   const starboard = props.drawing.section.map(([y, z]) => at(-y, z)).reverse()
   return path([...starboard, ...port], true)
 })
-const shapes = computed(() =>
-  bodyShapes(
-    props.drawing.limbs.filter((limb) => !['thigh', 'shank', 'foot'].includes(limb.name)),
+const shapes = computed(() => [
+  ...torso.value,
+  ...bodyShapes(
+    props.drawing.limbs.filter((limb) => ARMS.includes(limb.name)),
     (spot) => at(spot[1], spot[2]),
     scale.value,
     props.vest,
   ),
-)
+])
+const ARMS = ['upper arm', 'forearm', 'hand']
+/** From behind a trunk is as broad as the shoulders that the arms hang from. */
+const torso = computed<Shape[]>(() => {
+  const trunk = props.drawing.limbs.find((limb) => limb.name === 'trunk')
+  const arms = props.drawing.limbs.filter((limb) => limb.name === 'upper arm')
+  if (!trunk || arms.length < 2) return []
+  const low = trunk.upper[2] < trunk.far[2] ? trunk.upper : trunk.far
+  const [one, other] = arms.map((arm) => arm.upper)
+  const up = arms[0]!.width_m / 2
+  const hip = trunk.width_m / 2
+  const points = [
+    at(one![1], one![2] - up),
+    at(one![1], one![2] + up),
+    at(other![1], other![2] + up),
+    at(other![1], other![2] - up),
+    at(low[1] + Math.sign(other![1] - one![1]) * hip, low[2]),
+    at(low[1] - Math.sign(other![1] - one![1]) * hip, low[2]),
+  ]
+  return [{ d: path(points, true), cloth: props.vest ? 'vest' : 'sleeve' }]
+})
 const roomy = computed(
   () => props.width / 2 - Math.max(...props.drawing.half_breadth_m) * scale.value > 33,
 )
+/** The back of the cap. */
+const cap = computed(() => {
+  const [x, y] = head.value
+  const r = 0.09 * scale.value
+  return `M${x - r},${y}A${r},${r} 0 0 1 ${x + r},${y}z`
+})
 const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2]))
 </script>
 
@@ -62,6 +89,7 @@ const head = computed(() => at(props.drawing.head_m[1], props.drawing.head_m[2])
       <path v-for="(one, i) in shapes" :key="`edge${i}`" class="edge" :d="one.d" />
       <path v-for="(one, i) in shapes" :key="i" :class="one.cloth" :d="one.d" />
       <circle class="head" :cx="head[0]" :cy="head[1]" :r="0.09 * scale" />
+      <path class="sleeve" :d="cap" />
       <path class="hull" :d="hull" />
     </g>
     <line class="surface" x1="1" :x2="width - 1" :y1="level" :y2="level" />

@@ -210,6 +210,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
       />
       <g clip-path="url(#side-clip)">
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" />
+        <FittingMarks :sheet="sheet" :fittings="boat.fittings" view="side" />
       </g>
       <RulerMarks
         :sheet="sheet"
@@ -227,7 +228,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
 
       <g class="plan" clip-path="url(#plan-clip)">
         <HullPlan :sheet="sheet" :drawing="drawing" :boat="boat" />
-        <FittingMarks :sheet="sheet" :fittings="boat.fittings" faint />
+        <FittingMarks :sheet="sheet" :fittings="boat.fittings" view="plan" />
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" />
         <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="plan" />
         <TargetMarks :sheet="sheet" :targets="targets" :over="over" />

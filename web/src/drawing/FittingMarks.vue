@@ -1,33 +1,46 @@
 <script setup lang="ts">
-/** What the boat has, on its plan: a short bar along the boat, or a dot. */
+/** What the boat has, drawn as what it is: tracks with their slot, lids, tubes, scuppers, handles. */
+import { computed } from 'vue'
 import type { Fitting } from '@/api/client'
-import { planY, toX, type Sheet } from './sheet'
+import { fittingParts } from './fittings'
+import './gear/gear.css'
+import { planY, sideY, toX, type Sheet } from './sheet'
 
-defineProps<{
+const props = defineProps<{
   sheet: Sheet
   fittings: Fitting[]
+  view: 'plan' | 'side'
   chosen?: number | null
   names?: boolean
-  /** in the background, where things are what counts */
-  faint?: boolean
 }>()
+
+const drawn = computed(() =>
+  props.fittings.map((one) => {
+    const k = props.sheet.scale / 100
+    const [x, y, up] =
+      props.view === 'plan'
+        ? [toX(props.sheet, one.x_m), planY(props.sheet, one.y_m), k]
+        : [toX(props.sheet, one.x_m), sideY(props.sheet, one.z_m), -k]
+    const transform = `matrix(${-k} 0 0 ${up} ${x} ${y})`
+    return { one, x, y, transform, parts: fittingParts(one, props.view) }
+  }),
+)
 </script>
 
 <template>
-  <g class="fittings" :class="{ faint }">
-    <g v-for="(one, i) in fittings" :key="i" :class="{ chosen: i === chosen }">
-      <line
-        v-if="one.length_m > 0"
-        :x1="toX(sheet, one.x_m - one.length_m / 2)"
-        :x2="toX(sheet, one.x_m + one.length_m / 2)"
-        :y1="planY(sheet, one.y_m)"
-        :y2="planY(sheet, one.y_m)"
-      />
-      <circle v-else :cx="toX(sheet, one.x_m)" :cy="planY(sheet, one.y_m)" r="3.5" />
+  <g class="fittings gear">
+    <g
+      v-for="({ one, x, y, transform, parts }, i) in drawn"
+      :key="i"
+      :class="{ chosen: i === chosen }"
+    >
+      <g :transform="transform">
+        <path v-for="(part, j) in parts" :key="j" :class="part.paint" :d="part.d" />
+      </g>
       <text
-        v-if="names || i === chosen"
-        :x="toX(sheet, one.x_m)"
-        :y="planY(sheet, one.y_m) + (one.y_m >= 0 ? 15 : -7)"
+        v-if="view === 'plan' && (names || i === chosen)"
+        :x="x"
+        :y="y + (one.y_m >= 0 ? 18 : -10)"
       >
         {{ one.name }}
       </text>
@@ -37,26 +50,13 @@ defineProps<{
 </template>
 
 <style scoped>
-line {
-  stroke: var(--ink);
-  stroke-width: 4;
-  stroke-opacity: 0.55;
+.fittings {
+  --tint: var(--well);
+  --edge: var(--soft);
 }
-circle {
-  fill: var(--card);
-  stroke: var(--ink);
-  stroke-width: 1.6;
-}
-.faint {
-  opacity: 0.45;
-}
-.chosen line {
-  stroke: var(--pick);
-  stroke-opacity: 1;
-}
-.chosen circle {
-  fill: var(--pick);
-  stroke: var(--pick);
+.chosen {
+  --tint: var(--pick-pale);
+  --edge: var(--pick);
 }
 text {
   fill: var(--ink);

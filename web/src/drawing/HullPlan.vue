@@ -6,6 +6,8 @@ import { planOutline, planY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{ sheet: Sheet; drawing: Drawing; boat: Boat }>()
 const clip = useId()
+const GUNWALE_M = 0.022 // how broad the rim of a hull is drawn
+const WALL_M = 0.03 // how far the walls of a well lean in, as drawn
 const wells = computed(() =>
   props.boat.wells.map((well) => ({
     name: well.name,
@@ -13,6 +15,7 @@ const wells = computed(() =>
     y: planY(props.sheet, -well.half_breadth_m),
     width: (well.x_fwd_m - well.x_aft_m) * props.sheet.scale,
     height: 2 * well.half_breadth_m * props.sheet.scale,
+    slope: Math.min(WALL_M, well.half_breadth_m / 3) * props.sheet.scale,
   })),
 )
 </script>
@@ -21,6 +24,7 @@ const wells = computed(() =>
   <g>
     <clipPath :id="clip"><path :d="planOutline(sheet, drawing)" /></clipPath>
     <path class="hull" :d="planOutline(sheet, drawing)" />
+    <path class="deck" :clip-path="`url(#${clip})`" :d="planOutline(sheet, drawing, GUNWALE_M)" />
     <g v-for="well in wells" :key="well.name">
       <rect
         class="well"
@@ -30,6 +34,15 @@ const wells = computed(() =>
         :width="well.width"
         :height="well.height"
         rx="14"
+      />
+      <rect
+        class="floor"
+        :clip-path="`url(#${clip})`"
+        :x="well.x + well.slope"
+        :y="well.y + well.slope"
+        :width="well.width - 2 * well.slope"
+        :height="well.height - 2 * well.slope"
+        rx="10"
       />
       <text class="name" :x="well.x + 8" :y="well.y + well.height + 11">{{ well.name }}</text>
     </g>
@@ -45,14 +58,22 @@ const wells = computed(() =>
 
 <style scoped>
 .hull {
-  fill: var(--deck);
+  fill: var(--hull);
   stroke: var(--ink);
   stroke-width: 2;
 }
+.deck {
+  fill: var(--deck);
+  stroke: var(--soft);
+  stroke-opacity: 0.45;
+}
 .well {
-  fill: var(--well);
+  fill: var(--hull);
   stroke: var(--soft);
   stroke-opacity: 0.6;
+}
+.floor {
+  fill: var(--well);
 }
 .middle {
   stroke: var(--soft);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The bare boat from the side, and the water at its computed draft and slope. */
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 import type { Boat, Drawing, Figures } from '@/api/client'
 import { path, sideOutline, sideY, toX, type Point, type Sheet } from './sheet'
 
@@ -12,6 +12,7 @@ const props = defineProps<{
   front?: boolean
 }>()
 
+const clip = useId()
 /** Water plane on the centerline, carried on past both ends of the boat. */
 const surface = computed<[Point, Point] | null>(() => {
   const a = props.afloat
@@ -43,15 +44,20 @@ const water = computed(() =>
   <g v-if="!front">
     <path class="water" :d="water" />
     <path class="hull" :d="sideOutline(sheet, drawing)" />
-    <line
+    <clipPath :id="clip"><path :d="sideOutline(sheet, drawing)" /></clipPath>
+    <!-- The wells as if the near side were cut away: that is inside. -->
+    <rect
       v-for="well in boat.wells"
       :key="well.name"
-      class="floor"
-      :x1="toX(sheet, well.x_fwd_m)"
-      :x2="toX(sheet, well.x_aft_m)"
-      :y1="sideY(sheet, well.floor_z_m)"
-      :y2="sideY(sheet, well.floor_z_m)"
+      class="well"
+      :clip-path="`url(#${clip})`"
+      :x="toX(sheet, well.x_fwd_m)"
+      :y="sideY(sheet, well.rim_z_m + 0.2)"
+      :width="(well.x_fwd_m - well.x_aft_m) * sheet.scale"
+      :height="(well.rim_z_m + 0.2 - well.floor_z_m) * sheet.scale"
+      rx="6"
     />
+    <path class="outline" :d="sideOutline(sheet, drawing)" />
   </g>
   <g v-else-if="surface">
     <path class="veil" :d="water" />
@@ -81,11 +87,18 @@ const water = computed(() =>
   pointer-events: none;
 }
 .hull {
-  fill: var(--deck);
+  fill: var(--hull);
   stroke: var(--ink);
   stroke-width: 2;
 }
-.floor {
+.outline {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.well {
+  fill: var(--well);
+  fill-opacity: 0.75;
   stroke: var(--soft);
   stroke-dasharray: 5 4;
 }

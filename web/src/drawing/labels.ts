@@ -119,3 +119,38 @@ export function labelled(
   }
   return found
 }
+
+export interface EdgeName {
+  text: string
+  of: number
+  x: number
+  y: number
+  /** where its leader ends */
+  edge: number
+  from: readonly [number, number]
+}
+
+const ROW_PX = 13
+const ROWS = 3
+const GAP_PX = 8
+
+/** Names along the upper and the lower edge, whichever is nearer, in rows so that no two overlap. */
+export function besideEachOther(
+  wanted: readonly { x: number; y: number; text: string; of: number }[],
+  room: { width: number; height: number },
+): EdgeName[] {
+  const ends = { top: Array<number>(ROWS).fill(0), foot: Array<number>(ROWS).fill(0) }
+  return [...wanted]
+    .sort((a, b) => a.x - b.x)
+    .flatMap(({ x, y, text, of }) => {
+      const side = y < room.height / 2 ? 'top' : 'foot'
+      const half = widthOf(text) / 2
+      const middle = Math.min(Math.max(x, half + 2), room.width - half - 2)
+      const row = ends[side].findIndex((end) => middle - half >= end)
+      if (row < 0) return []
+      ends[side][row] = middle + half + GAP_PX
+      const at = side === 'top' ? 11 + row * ROW_PX : room.height - 4 - row * ROW_PX
+      const edge = side === 'top' ? at + 3 : at - 10
+      return [{ text, of, x: middle, y: at, edge, from: [x, y] as const }]
+    })
+}

@@ -82,10 +82,11 @@ export function path(points: readonly Point[], closed = false): string {
   return points.length ? `M${body}${closed ? 'Z' : ''}` : ''
 }
 
-/** Outline of the hull from above. */
-export function planOutline(s: Sheet, d: Drawing): string {
-  const port = d.x_m.map((x, i) => [toX(s, x), planY(s, d.half_breadth_m[i]!)] as const)
-  const starboard = d.x_m.map((x, i) => [toX(s, x), planY(s, -d.half_breadth_m[i]!)] as const)
+/** Outline of the hull from above, or of what lies so far within it. */
+export function planOutline(s: Sheet, d: Drawing, within_m = 0): string {
+  const half = d.half_breadth_m.map((y) => Math.max(0, y - within_m))
+  const port = d.x_m.map((x, i) => [toX(s, x), planY(s, half[i]!)] as const)
+  const starboard = d.x_m.map((x, i) => [toX(s, x), planY(s, -half[i]!)] as const)
   return path([...port, ...starboard.reverse()], true)
 }
 

@@ -4,6 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { wearsVest } from '@/drawing/body'
 import AnglerShape from '@/drawing/AnglerShape.vue'
+import FittingMarks from '@/drawing/FittingMarks.vue'
 import HullPlan from '@/drawing/HullPlan.vue'
 import HullSide from '@/drawing/HullSide.vue'
 import MeasureMark from '@/drawing/MeasureMark.vue'
@@ -28,7 +29,8 @@ const sheet = computed(() => {
   const [aft, fwd] = [x_m[0]!, x_m.at(-1)!]
   const wide = Math.max(280, width.value)
   const used = Math.min(wide, (props.high / TALL_M) * (fwd - aft) + 64)
-  const laid = layOut(used, props.high * STRIP, aft, fwd)
+  const high = Math.min(props.high, ((used - 64) / (fwd - aft)) * TALL_M + 40)
+  const laid = layOut(used, high * STRIP, aft, fwd)
   return { ...laid, width: wide, left: laid.left + (wide - used) / 2 }
 })
 const drawn = computed<Drawn[]>(() => {
@@ -78,6 +80,7 @@ const markText = computed(() => {
         :label="one.thing.name"
       />
       <HullPlan :sheet="sheet" :drawing="started.drawing" :boat="started.setup.boat" />
+      <FittingMarks :sheet="sheet" :fittings="started.setup.boat.fittings" view="plan" />
       <AnglerShape
         :sheet="sheet"
         :drawing="started.drawing"

@@ -5,6 +5,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { api, ask, Offline, Refusal, type Angler, type Schemas, type SeatPlace } from '@/api/client'
 import AnglerShape from '@/drawing/AnglerShape.vue'
 import EnvelopeShapes from '@/drawing/EnvelopeShapes.vue'
+import FittingMarks from '@/drawing/FittingMarks.vue'
 import HullPlan from '@/drawing/HullPlan.vue'
 import HullSide from '@/drawing/HullSide.vue'
 import ReachZones from '@/drawing/ReachZones.vue'
@@ -239,6 +240,7 @@ function back(): void {
             :imperial="look.units === 'imperial'"
           />
           <HullPlan :sheet="sheet" :drawing="store.drawing" :boat="store.kept.setup.boat" />
+          <FittingMarks :sheet="sheet" :fittings="store.kept.setup.boat.fittings" view="plan" />
           <EnvelopeShapes
             :sheet="sheet"
             :drawing="store.drawing"

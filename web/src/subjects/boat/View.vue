@@ -164,10 +164,17 @@ function back(): void {
             :length_m="store.drawing.x_m.at(-1)! - store.drawing.x_m[0]!"
             :imperial="look.units === 'imperial'"
           />
+          <FittingMarks
+            :sheet="sheet"
+            :fittings="shownBoat.fittings"
+            view="side"
+            :chosen="chosenFitting"
+          />
           <HullPlan :sheet="sheet" :drawing="store.drawing" :boat="shownBoat" />
           <FittingMarks
             :sheet="sheet"
             :fittings="shownBoat.fittings"
+            view="plan"
             :chosen="chosenFitting"
             :names="tab === 'fittings' && shownBoat.fittings.length < 9"
           />
@@ -192,14 +199,14 @@ function back(): void {
       </div>
       <MeasureWalk v-if="tab === 'measures'" :field="active" @go="walkTo" />
       <div class="below">
-        <svg width="210" height="190" role="img" aria-label="Sections of the boat">
-          <SectionLines :drawing="store.drawing" :width="209" :height="189" :units="look.units" />
+        <svg width="270" height="190" role="img" aria-label="Sections of the boat">
+          <SectionLines :drawing="store.drawing" :width="269" :height="189" :units="look.units" />
         </svg>
-        <svg width="170" height="190" role="img" aria-label="Widest section, from astern">
+        <svg width="150" height="190" role="img" aria-label="Widest section, from astern">
           <AsternView
             :drawing="store.drawing"
             :afloat="store.figures.afloat"
-            :width="169"
+            :width="149"
             :height="189"
           />
         </svg>

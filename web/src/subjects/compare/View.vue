@@ -277,11 +277,11 @@ label svg {
 }
 .mark1 svg {
   stroke: var(--pick);
-  stroke-dasharray: 7 3;
+  stroke-dasharray: none;
 }
 .mark2 svg {
   stroke: var(--fix-mark);
-  stroke-dasharray: 2 3;
+  stroke-dasharray: 5 3;
 }
 .mark3 svg {
   stroke: var(--fine);

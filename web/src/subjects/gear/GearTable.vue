@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** The pile as a table that is typed into; Enter and the arrows go up and down a column. */
 import { computed, ref } from 'vue'
-import type { Thing } from '@/api/client'
-import { number, parse, unitOf, type Units } from '@/kit/units'
+import type { Schemas, Thing } from '@/api/client'
+import { number, parse, show, unitOf, type Units } from '@/kit/units'
+import { counted } from '@/kit/words'
 import EvidenceMark from '@/kit/EvidenceMark.vue'
 import CellChoice from '@/kit/CellChoice.vue'
 import CellInput from '@/kit/CellInput.vue'
@@ -17,27 +18,31 @@ import {
   mountedBy,
   withFlag,
 } from '@/setup/thingWords'
+import { groupOf, type GearColumn, type GearGroup, type GearRow } from './columns'
 
-interface Row {
-  id: number
-  thing: Thing
-  where: string
-}
-const props = defineProps<{ rows: Row[]; units: Units }>()
+const props = defineProps<{
+  rows: GearRow[]
+  units: Units
+  /** which columns stand beside name and weight */
+  columns: readonly GearColumn[]
+  /** what holds rows together, empty for one list; and the sums of each group, the whole last */
+  groupBy: GearGroup
+  sums: readonly Schemas['GearSum'][]
+}>()
 const picked = defineModel<number[]>('picked', { required: true })
 const emit = defineEmits<{
   change: [id: number, before: Thing, after: Thing]
   edit: [id: number]
 }>()
 
-type Column = 'name' | 'kind' | 'mass_kg' | 'use' | 'fixed' | 'price' | 'where'
+type Column = 'name' | 'mass_kg' | 'kind' | 'use' | 'fixed' | 'price' | 'where'
 const by = ref<Column>('name')
 const down = ref(false)
 function sortBy(column: Column): void {
   down.value = by.value === column ? !down.value : column === 'mass_kg' || column === 'price'
   by.value = column
 }
-function key(row: Row): string | number {
+function key(row: GearRow): string | number {
   if (by.value === 'where') return row.where
   return by.value === 'fixed' ? row.thing.fixing.by : (row.thing[by.value] ?? '')
 }
@@ -50,15 +55,27 @@ const sorted = computed(() => {
     return way * order || a.id - b.id
   })
 })
+/** The rows in their groups, in the order of the sums; one group without a name where none are asked. */
+const groups = computed(() => {
+  if (!props.groupBy) return [{ name: '', sum: null, rows: sorted.value }]
+  const of = (name: string) => sorted.value.filter((row) => groupOf(row, props.groupBy) === name)
+  return props.sums
+    .filter((sum) => sum.name)
+    .map((sum) => ({ name: sum.name, sum, rows: of(sum.name) }))
+    .filter((group) => group.rows.length)
+})
+const total = computed(() => props.sums.at(-1) ?? null)
+const has = (column: GearColumn): boolean => props.columns.includes(column)
+const flags = computed(() => FLAGS.filter(([flag]) => has(flag)))
 const aria = (column: Column) =>
   by.value === column ? (down.value ? 'descending' : 'ascending') : 'none'
 
 const bad = ref<string | null>(null) // the cell that could not be read
-function put(row: Row, change: Partial<Thing>): void {
+function put(row: GearRow, change: Partial<Thing>): void {
   bad.value = null
   emit('change', row.id, row.thing, { ...row.thing, ...change })
 }
-function typed(row: Row, field: 'name' | 'mass_kg' | 'price', cell: string): void {
+function typed(row: GearRow, field: 'name' | 'mass_kg' | 'price', cell: string): void {
   const text = cell.trim()
   if (field === 'name') {
     if (text) put(row, { name: text }) // nothing is no name: the one it has comes back
@@ -88,19 +105,25 @@ function walk(event: KeyboardEvent): void {
   if (next) next.select()
   else cell.blur()
 }
+const wide = computed(() => 5 + heads.value.length - 2 + props.columns.length) // all, to the dots
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const all = computed({
   get: () => props.rows.length > 0 && picked.value.length === props.rows.length,
   set: (on) => (picked.value = on ? props.rows.map((row) => row.id) : []),
 })
 // What is behind the dots on a phone.
 const WIDE = new Set<Column>(['kind', 'use', 'fixed'])
-const HEADS: { column: Column; word: string }[] = [
-  { column: 'name', word: 'Item' },
-  { column: 'kind', word: 'Kind' },
-  { column: 'mass_kg', word: 'Weight' },
-  { column: 'use', word: 'Used' },
-  { column: 'fixed', word: 'Mounted with' },
-]
+const heads = computed(() =>
+  (
+    [
+      { column: 'name', word: 'Item' },
+      { column: 'kind', word: 'Kind' },
+      { column: 'mass_kg', word: 'Weight' },
+      { column: 'use', word: 'Used' },
+      { column: 'fixed', word: 'Mounted with' },
+    ] as { column: Column; word: string }[]
+  ).filter(({ column }) => column === 'name' || column === 'mass_kg' || has(column)),
+)
 </script>
 
 <template>
@@ -109,7 +132,7 @@ const HEADS: { column: Column; word: string }[] = [
       <tr>
         <th scope="col"><input v-model="all" type="checkbox" aria-label="Select all" /></th>
         <th
-          v-for="head in HEADS"
+          v-for="head in heads"
           :key="head.column"
           scope="col"
           :aria-sort="aria(head.column)"
@@ -121,18 +144,26 @@ const HEADS: { column: Column; word: string }[] = [
           </button>
         </th>
         <th scope="col">From</th>
-        <th v-for="[flag, word] in FLAGS" :key="flag" scope="col" class="flag wide">{{ word }}</th>
-        <th scope="col" :aria-sort="aria('price')" class="right wide">
+        <th v-for="[flag, word] in flags" :key="flag" scope="col" class="flag wide">{{ word }}</th>
+        <th v-if="has('price')" scope="col" :aria-sort="aria('price')" class="right wide">
           <button type="button" @click="sortBy('price')">Price</button>
         </th>
-        <th scope="col" :aria-sort="aria('where')" class="wide">
+        <th v-if="has('where')" scope="col" :aria-sort="aria('where')" class="wide">
           <button type="button" @click="sortBy('where')">Where now</button>
         </th>
         <th scope="col"><span class="unseen">All of it</span></th>
       </tr>
     </thead>
-    <tbody>
-      <tr v-for="row in sorted" :key="row.id" :data-gear="row.id">
+    <tbody v-for="group in groups" :key="group.name">
+      <tr v-if="group.sum" class="group">
+        <th scope="rowgroup" :colspan="wide">
+          {{ capital(group.name) }}
+          <span class="num">
+            {{ counted(group.sum.count) }} · {{ show(group.sum.mass_kg, 'mass', units) }}</span
+          >
+        </th>
+      </tr>
+      <tr v-for="row in group.rows" :key="row.id" :data-gear="row.id">
         <td>
           <input
             v-model="picked"
@@ -154,7 +185,7 @@ const HEADS: { column: Column; word: string }[] = [
             />
           </div>
         </td>
-        <td class="wide">
+        <td v-if="has('kind')" class="wide">
           <CellChoice
             class="cell"
             :value="row.thing.kind"
@@ -174,7 +205,7 @@ const HEADS: { column: Column; word: string }[] = [
             @take="typed(row, 'mass_kg', $event)"
           />
         </td>
-        <td class="wide">
+        <td v-if="has('use')" class="wide">
           <CellChoice
             class="cell"
             :value="row.thing.use"
@@ -183,7 +214,7 @@ const HEADS: { column: Column; word: string }[] = [
             @choose="put(row, { use: $event })"
           />
         </td>
-        <td class="wide">
+        <td v-if="has('fixed')" class="wide">
           <CellChoice
             class="cell"
             :value="row.thing.fixing.by"
@@ -202,7 +233,7 @@ const HEADS: { column: Column; word: string }[] = [
             @choose="put(row, { evidence: $event })"
           />
         </td>
-        <td v-for="[flag, word] in FLAGS" :key="flag" class="flag wide">
+        <td v-for="[flag, word] in flags" :key="flag" class="flag wide">
           <input
             type="checkbox"
             :checked="hasFlag(row.thing, flag)"
@@ -213,7 +244,7 @@ const HEADS: { column: Column; word: string }[] = [
             "
           />
         </td>
-        <td class="wide">
+        <td v-if="has('price')" class="wide">
           <CellInput
             class="cell num right price"
             data-cell="price"
@@ -224,7 +255,9 @@ const HEADS: { column: Column; word: string }[] = [
             @take="typed(row, 'price', $event)"
           />
         </td>
-        <td class="where wide">{{ row.where }}{{ row.thing.bought ? '' : ' · planned' }}</td>
+        <td v-if="has('where')" class="where wide">
+          {{ row.where }}{{ row.thing.bought ? '' : ' · planned' }}
+        </td>
         <td>
           <button
             type="button"
@@ -237,6 +270,25 @@ const HEADS: { column: Column; word: string }[] = [
         </td>
       </tr>
     </tbody>
+    <tfoot v-if="total">
+      <tr>
+        <td />
+        <th scope="row">All {{ counted(total.count) }}</th>
+        <td v-if="has('kind')" class="wide" />
+        <td class="num right total" data-testid="all-weight">
+          {{ number(total.mass_kg, 'mass', units, 2) }}
+        </td>
+        <td v-if="has('use')" class="wide" />
+        <td v-if="has('fixed')" class="wide" />
+        <td />
+        <td v-for="[flag] in flags" :key="flag" class="wide" />
+        <td v-if="has('price')" class="num right total wide">
+          {{ (total.spent + total.planned).toFixed(0) }}
+        </td>
+        <td v-if="has('where')" class="wide" />
+        <td />
+      </tr>
+    </tfoot>
   </table>
 </template>
 
@@ -294,11 +346,39 @@ td {
 .cell.price {
   width: 70px;
 }
+.group th {
+  padding: 9px 6px 3px;
+  color: var(--ink);
+  font-weight: 600;
+}
+.group .num {
+  padding-left: 8px;
+  color: var(--soft);
+  font-weight: 400;
+}
+tfoot th,
+tfoot td {
+  padding: 6px 4px;
+  border-top: 2px solid var(--line);
+  color: var(--ink);
+}
+.total {
+  padding-right: 8px;
+  font-size: 12px;
+  font-weight: 600;
+}
 .cell.bad {
   border-color: var(--stop);
 }
 select.cell {
   min-width: 88px;
+  padding-right: 18px;
+  appearance: none;
+  background:
+    linear-gradient(45deg, transparent 50%, var(--soft) 50%) calc(100% - 11px) 10px / 4px 4px
+      no-repeat,
+    linear-gradient(135deg, var(--soft) 50%, transparent 50%) calc(100% - 7px) 10px / 4px 4px
+      no-repeat;
 }
 .from {
   display: flex;

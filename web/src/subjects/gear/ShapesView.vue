@@ -69,7 +69,7 @@ const cards = PICTURES.map((name) => {
 </script>
 
 <template>
-  <main class="shapes">
+  <main tabindex="0" class="shapes">
     <h1>How gear is drawn</h1>
     <p class="soft">
       From above and from the side, built from length, width and height. Storage is sand, power and
@@ -101,9 +101,7 @@ const cards = PICTURES.map((name) => {
 
 <style scoped>
 .shapes {
-  height: 100%;
   padding: 12px 18px;
-  overflow-y: auto;
 }
 h1 {
   margin: 0;

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 /** The locker: everything owned or planned, typed into like a table. */
-import { computed, ref } from 'vue'
-import type { Thing } from '@/api/client'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { api, ask, type Schemas, type Thing } from '@/api/client'
 import { show } from '@/kit/units'
+import { useAsked } from '@/kit/useAsked'
 import BulkBar from './BulkBar.vue'
+import { COLUMNS, type GearColumn, type GearGroup } from './columns'
 import CatalogDialog from './CatalogDialog.vue'
 import GearTable from './GearTable.vue'
 import TableImportDialog from './TableImportDialog.vue'
@@ -21,18 +24,23 @@ const importOpen = ref(false)
 const editing = ref<number | null>(null)
 const search = ref('')
 const kind = ref('')
-const only = ref<'all' | 'aboard' | 'ashore' | 'planned' | 'guessed'>('all')
+const WHICH = ['all', 'aboard', 'ashore', 'planned', 'guessed'] as const
+const only = ref<(typeof WHICH)[number]>('all')
+const groupBy = useLocalStorage<GearGroup>('neat-hull-gear-groups', '')
+const columns = useLocalStorage<GearColumn[]>(
+  'neat-hull-gear-columns',
+  COLUMNS.map(([column]) => column),
+)
 const picked = ref<number[]>([])
 
-const where = computed(
-  () => new Map(store.figures?.aboard.map((row) => [row.thing_id, row.where.toLowerCase()])),
-)
+const where = computed(() => new Map(store.figures?.aboard.map((row) => [row.thing_id, row.where])))
 const rows = computed(() =>
   Object.entries(store.things)
     .map(([id, thing]) => ({
       id: Number(id),
       thing,
-      where: where.value.get(Number(id)) ?? 'ashore',
+      place: where.value.get(Number(id)) ?? '',
+      where: where.value.get(Number(id))?.toLowerCase() ?? 'ashore',
     }))
     .filter(({ id, thing }) => {
       const text = search.value.trim().toLowerCase()
@@ -44,13 +52,18 @@ const rows = computed(() =>
       return only.value !== 'guessed' || thing.evidence === 'guess'
     }),
 )
-const spent = computed(() => {
-  const sum = (bought: boolean) =>
-    Object.values(store.things)
-      .filter((one) => one.bought === bought)
-      .reduce((total, one) => total + (one.price ?? 0), 0)
-  return { bought: sum(true), planned: sum(false) }
-})
+const asked = useAsked<Schemas['GearSum'][]>()
+const sums = computed(() => asked.answer.value ?? [])
+watch(
+  () => [store.confirmed?.setup_id, store.confirmed?.revision, groupBy.value] as const,
+  ([setup_id, , by]) => {
+    if (setup_id === undefined) return
+    const params = { path: { setup_id }, query: { by: by || ('place' as const) } }
+    void asked.put(() => ask(api.GET('/api/v1/setups/{setup_id}/gear/sums', { params })))
+  },
+  { immediate: true },
+)
+const whole = computed(() => sums.value.at(-1))
 const chosen = computed(() => picked.value.filter((id) => store.things[String(id)]))
 
 function edit(id: number | null): void {
@@ -103,17 +116,57 @@ async function take(text: string, take_good: boolean): Promise<void> {
         aria-label="Find an item"
         clearable
       />
-      <select v-model="kind" aria-label="Kind">
-        <option value="">every kind</option>
-        <option v-for="one in KINDS" :key="one">{{ one }}</option>
-      </select>
-      <select v-model="only" aria-label="Which items" data-testid="only">
-        <option value="all">all</option>
-        <option>aboard</option>
-        <option>ashore</option>
-        <option>planned</option>
-        <option>guessed</option>
-      </select>
+      <el-select
+        v-model="kind"
+        size="small"
+        class="choice"
+        aria-label="Kind"
+        :empty-values="[null]"
+        :value-on-clear="null"
+      >
+        <el-option value="" label="every kind" />
+        <el-option v-for="one in KINDS" :key="one" :value="one" :label="one" />
+      </el-select>
+      <el-select
+        v-model="only"
+        size="small"
+        class="choice"
+        aria-label="Which items"
+        data-testid="only"
+      >
+        <el-option v-for="one in WHICH" :key="one" :value="one" :label="one" />
+      </el-select>
+      <el-select
+        v-model="groupBy"
+        size="small"
+        class="choice"
+        aria-label="Groups"
+        :empty-values="[null]"
+        :value-on-clear="null"
+        data-testid="gear-groups"
+      >
+        <el-option value="" label="one list" />
+        <el-option value="place" label="by place" />
+        <el-option value="kind" label="by kind" />
+      </el-select>
+      <el-popover trigger="click" placement="bottom-start" :width="170">
+        <template #reference>
+          <el-button size="small" data-testid="gear-columns">Columns</el-button>
+        </template>
+        <el-checkbox-group
+          :model-value="columns"
+          class="columns"
+          @update:model-value="columns = $event as GearColumn[]"
+        >
+          <el-checkbox
+            v-for="[column, word] in COLUMNS"
+            :key="column"
+            size="small"
+            :value="column"
+            :label="word"
+          />
+        </el-checkbox-group>
+      </el-popover>
       <span class="push" />
       <a
         class="link"
@@ -143,6 +196,9 @@ async function take(text: string, take_good: boolean): Promise<void> {
         v-model:picked="picked"
         :rows="rows"
         :units="look.units"
+        :columns="columns"
+        :group-by="groupBy"
+        :sums="sums"
         @change="change"
         @edit="edit"
       />
@@ -152,12 +208,14 @@ async function take(text: string, take_good: boolean): Promise<void> {
         >aboard
         <b class="num">{{ show(store.figures.weight.gear_kg, 'mass', look.units) }}</b></span
       >
-      <span
-        >spent <b class="num">{{ spent.bought.toFixed(2) }}</b></span
-      >
-      <span
-        >planned <b class="num">{{ spent.planned.toFixed(2) }}</b></span
-      >
+      <template v-if="whole">
+        <span
+          >spent <b class="num">{{ whole.spent.toFixed(2) }}</b></span
+        >
+        <span
+          >planned <b class="num">{{ whole.planned.toFixed(2) }}</b></span
+        >
+      </template>
     </p>
     <ThingDialog
       v-model="open"
@@ -189,13 +247,12 @@ async function take(text: string, take_good: boolean): Promise<void> {
 .find {
   width: 190px;
 }
-select {
-  height: 24px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 12px;
+.choice {
+  width: 108px;
+}
+.columns {
+  display: flex;
+  flex-direction: column;
 }
 .push {
   flex: 1;

@@ -79,10 +79,10 @@ function lean(row: Aboard): string {
             <td :title="ZONE_WORD[row.zone]">{{ ZONE_TAG[row.zone] }}</td>
             <td>{{ lean(row) }}</td>
             <td class="number num">
-              {{ row.heels_deg == null ? '' : `${Math.abs(row.heels_deg).toFixed(1)}°` }}
+              {{ row.heels_deg == null ? '–' : `${Math.abs(row.heels_deg).toFixed(1)}°` }}
             </td>
             <td class="number num">
-              {{ row.margin_used == null ? '' : `${Math.round(100 * row.margin_used)} %` }}
+              {{ row.margin_used == null ? '–' : `${Math.round(100 * row.margin_used)} %` }}
             </td>
           </tr>
           <tr v-if="row.steps.length || short(row)" class="more">
@@ -104,6 +104,9 @@ function lean(row: Aboard): string {
 </template>
 
 <style scoped>
+.frame {
+  overflow-x: auto;
+}
 table {
   width: 100%;
   border-collapse: collapse;

@@ -95,6 +95,9 @@ function reel(out_m: number | null | undefined): string {
 </template>
 
 <style scoped>
+.rods {
+  overflow-x: auto;
+}
 h2 {
   margin: 14px 0 4px;
 }

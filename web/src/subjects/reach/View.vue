@@ -7,6 +7,7 @@ import { useAsked } from '@/kit/useAsked'
 import { useEased } from '@/kit/useEased'
 import AnglerShape from '@/drawing/AnglerShape.vue'
 import AsternView from '@/drawing/AsternView.vue'
+import FittingMarks from '@/drawing/FittingMarks.vue'
 import HullPlan from '@/drawing/HullPlan.vue'
 import HullSide from '@/drawing/HullSide.vue'
 import ReachMap from '@/drawing/ReachMap.vue'
@@ -83,7 +84,7 @@ const frame = useTemplateRef<HTMLDivElement>('frame')
 const { width } = useElementSize(frame)
 const sheet = computed(() => {
   const x = store.drawing?.x_m ?? [0, 1]
-  return layOut(Math.max(300, width.value), 740, x[0]!, x.at(-1)!)
+  return layOut(Math.max(300, width.value), 660, x[0]!, x.at(-1)!)
 })
 const rows = computed(() => rowsById(store.figures))
 const drawn = computed<Drawn[]>(() => {
@@ -214,6 +215,7 @@ const label = (id: number): string => {
           </defs>
           <g clip-path="url(#reach-plan)">
             <HullPlan :sheet="sheet" :drawing="store.drawing" :boat="store.kept.setup.boat" />
+            <FittingMarks :sheet="sheet" :fittings="store.kept.setup.boat.fittings" view="plan" />
             <ReachMap v-if="reach" :sheet="sheet" :reach="reach" />
           </g>
           <g
@@ -275,6 +277,13 @@ const label = (id: number): string => {
           it.</span
         >
       </p>
+      <RodTable
+        v-if="reach"
+        :reach="reach"
+        :things="store.things"
+        :units="look.units"
+        @choose="chosen = $event"
+      />
     </section>
     <section class="tables">
       <ReachTable
@@ -282,13 +291,6 @@ const label = (id: number): string => {
         :needs="reach?.needs ?? []"
         :things="store.things"
         :chosen="chosen"
-        :units="look.units"
-        @choose="chosen = $event"
-      />
-      <RodTable
-        v-if="reach"
-        :reach="reach"
-        :things="store.things"
         :units="look.units"
         @choose="chosen = $event"
       />
@@ -301,15 +303,11 @@ const label = (id: number): string => {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 548px;
   gap: 16px;
-  height: 100%;
-  min-height: 0;
   padding: 12px 16px;
 }
 .map,
 .tables {
   min-width: 0;
-  min-height: 0;
-  overflow-y: auto;
 }
 .heights {
   display: flex;
