@@ -353,10 +353,18 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--card);
+  contain: layout paint;
 }
 svg {
   display: block;
   user-select: none;
+}
+/* A view is a layer of its own, and so is what is held: a drag paints that and not the boat. */
+.plan,
+.side,
+.side :deep(.thing.selected > g),
+.plan :deep(.thing.selected > g) {
+  will-change: transform;
 }
 .lake {
   fill: var(--water-pale);
