@@ -18,6 +18,8 @@ _CATALOG = _CORE / "catalog"
 
 # Attributes of a screen's elements that are read or read out.
 _SPOKEN = r"aria-label|placeholder|title|label|alt|text|heading|question"
+# A quote in what stands between two tags, as in 12'0", opens nothing.
+_TAG = re.compile(r'<[a-zA-Z/][^"<>]*(?:"[^"]*"[^"<>]*)*>')
 _NO_WORDS = re.compile(
     r"^(SELECT|INSERT|UPDATE|DELETE|CREATE|PRAGMA|BEGIN)\b|[{};]\S*:|^/api"
     r"|^[\w./;=* -]*/[\w.;=*-]+$"
@@ -98,7 +100,7 @@ def _of_screen(path: Path) -> Iterator[str]:
     template = page.group(1) if page else ""
     for spoken in re.finditer(rf"\s:?(?:{_SPOKEN})=\"([^\"]+)\"", template):
         yield from (one for one in [_shown(spoken.group(1))] if _worded(one))
-    for between in re.findall(r">([^<>]+)<", re.sub(r"\"[^\"]*\"", '""', template)):
+    for between in re.findall(r">([^<>]+)<", _TAG.sub("<>", template)):
         words = _shown(re.sub(r"\{\{.*?\}\}", "…", between, flags=re.S))
         if re.search(r"[A-Za-z]{2}", words):
             yield words

@@ -15,8 +15,46 @@ NeatHullError
 A boat that is merely bad (stern-heavy, tender, wet) is no error: that is a figure with a verdict.
 """
 
-from collections.abc import Sequence
-from typing import Any
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from typing import Any, Literal
+
+_HUGE_KG = 1e6  # nobody reads more digits
+
+
+@dataclass(frozen=True)
+class Bound:
+    """A length in m or a mass in kg that a reason names."""
+
+    kind: Literal["length", "mass"]
+    value: float
+
+    def __str__(self) -> str:
+        if self.kind == "length":
+            return f"{100 * self.value:g} cm"
+        rounded = f"{self.value:.1f}".removesuffix(".0") if self.value < _HUGE_KG else None
+        return f"{rounded or f'{self.value:.3g}'} kg"
+
+
+class Bounded(str):
+    """A reason that names lengths or masses, each in place of a {}: as text in cm and kg, and to be
+    said again in the units of whoever reads it."""
+
+    template: str
+    bounds: tuple[Bound, ...]
+
+    def __new__(cls, template: str, *bounds: Bound) -> "Bounded":
+        made = super().__new__(cls, template.format(*bounds))
+        made.template, made.bounds = template, bounds
+        return made
+
+    def __reduce__(self) -> tuple[Any, ...]:
+        """As of `InputError`."""
+        return type(self), (self.template, *self.bounds)
+
+    def said(self, in_words: Callable[[Bound], str]) -> str:
+        """The same with each bound in other words."""
+        return self.template.format(*(in_words(bound) for bound in self.bounds))
 
 
 class NeatHullError(Exception):
@@ -56,18 +94,17 @@ class DoesNotFloat(NeatHullError, ValueError):
 
     def __init__(self, mass_kg: float, capacity_kg: float) -> None:
         super().__init__(
-            f"does not float: {_kilos(mass_kg)} kg in all, "
-            f"but wholly under water this boat lifts only {_kilos(capacity_kg)} kg"
+            Bounded(
+                "does not float: {} in all, but wholly under water this boat lifts only {}",
+                Bound("mass", mass_kg),
+                Bound("mass", capacity_kg),
+            )
         )
         self.mass_kg, self.capacity_kg = mass_kg, capacity_kg
 
     def __reduce__(self) -> tuple[Any, ...]:
         """As of `InputError`."""
         return type(self), (self.mass_kg, self.capacity_kg)
-
-
-def _kilos(mass_kg: float) -> str:
-    return f"{mass_kg:.1f}" if mass_kg < 1e6 else f"{mass_kg:.3g}"
 
 
 class NoBalance(NeatHullError, ValueError):

@@ -104,3 +104,21 @@ def test_the_feed_is_told_as_it_is_heard(data: Path) -> None:
         assert (heard["state"], heard["heel_deg"], heard["garbled"]) == ("lost", 2.0, 1)
         is_problem(client.post("/api/v1/instrument/moment", json={"moment_kg_m": 1.0}), 503)
         is_problem(client.post("/api/v1/instrument/moment", json={"moment_kg_m": 1e9}), 422)
+
+
+@pytest.mark.parametrize(
+    ("units", "beam", "mass"),
+    [
+        ("metric", "30 cm and 180 cm", "400 kg or less"),
+        ("imperial", "12 in and 71 in", "882 lb or less"),
+    ],
+)
+def test_limits_are_told_in_the_units_of_whoever_reads_them(
+    client: TestClient, units: str, beam: str, mass: str
+) -> None:
+    headers = {"neat-units": units}
+    for fields, said in (({"tape": {"beam_m": 2.5}}, beam), ({"hull_mass_kg": 900.0}, mass)):
+        body = {"edits": [{"what": "boat", "fields": fields}]}
+        refused = client.patch("/api/v1/setups/1", json=body, headers=headers)
+        assert refused.status_code == 422
+        assert any(said in one["why"] for one in refused.json()["fields"]), refused.text

@@ -56,3 +56,18 @@ def test_what_is_lived_with_is_on_no_card_and_the_demo_comes_to_a_dozen() -> Non
     judging = setup.judging.model_copy(update={"accepted": [lived]})
     after = evaluate(setup.model_copy(update={"judging": judging}))
     assert one not in {key for card in after.cards for key in card.keys}
+
+
+@pytest.mark.parametrize("setup", SETUPS, ids=lambda one: one.name)
+def test_there_are_a_dozen_cards_unless_each_is_of_its_own_topic(setup: Setup) -> None:
+    told = evaluate(setup)
+    topic = {one.key: one.topic for one in told.findings}
+    kinds = [(topic[card.keys[0]], card.verdict) for card in told.cards]
+    assert len(kinds) <= 12 or len(set(kinds)) == len(kinds)
+
+
+def test_what_follows_from_another_stands_under_it() -> None:
+    told = evaluate(demo_setups()[0])
+    trim = next(card for card in told.cards if any(k.startswith("bow-or-stern") for k in card.keys))
+    assert any(key.startswith("heavy-at-an-end") for key in trim.keys)
+    assert trim.keys[0].startswith("bow-or-stern-down")

@@ -10,6 +10,8 @@ from pydantic import BaseModel
 from starlette.exceptions import HTTPException
 
 from neat_hull.errors import (
+    Bound,
+    Bounded,
     BusyError,
     ConflictError,
     DoesNotFloat,
@@ -22,6 +24,7 @@ from neat_hull.errors import (
     OvertakenError,
     StoreError,
 )
+from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model.base import input_errors
 from neat_hull.store.connect import told
 
@@ -63,20 +66,38 @@ def problem(
     detail: str,
     fields: Sequence[InputError] = (),
     current: int | None = None,
+    units: str = "metric",
 ) -> JSONResponse:
-    """An answer of ours in the shape of `Problem`."""
+    """An answer of ours in the shape of `Problem`, reasons in the units that were asked for."""
     body = Problem(
         type="about:blank",
         title=title,
         status=status,
         detail=detail,
-        fields=[FieldProblem(field=e.field, why=e.why) for e in fields],
+        fields=[FieldProblem(field=e.field, why=_said(e.why, units)) for e in fields],
         current=current,
     )
     return JSONResponse(body.model_dump(), status, media_type="application/problem+json")
 
 
-def answer(_: Request, error: Exception) -> JSONResponse:
+def _units(request: Request) -> str:
+    """What the screens tell with each question; a command tells nothing and reads cm and kg."""
+    return request.headers.get("neat-units", "metric")
+
+
+def _said(why: str, units: str) -> str:
+    if units == "imperial" and isinstance(why, Bounded):
+        return why.said(_imperial)
+    return why
+
+
+def _imperial(bound: Bound) -> str:
+    if bound.kind == "length":
+        return f"{bound.value / LENGTH_M['in']:.0f} in"
+    return f"{bound.value / MASS_KG['lb']:.0f} lb"
+
+
+def answer(request: Request, error: Exception) -> JSONResponse:
     """Answer for an error of ours; an unlisted kind fails loudly."""
     status, title = STATUS[type(error)]  # type: ignore[index]  # registered for our errors alone
     fields: Sequence[InputError] = ()
@@ -85,7 +106,10 @@ def answer(_: Request, error: Exception) -> JSONResponse:
     elif isinstance(error, InputError):
         fields = [error]
     current = error.current if isinstance(error, ConflictError) else None
-    return problem(status, title, str(error), fields, current)
+    bounded = bool(error.args) and isinstance(error.args[0], Bounded)
+    units = _units(request)
+    detail = _said(error.args[0], units) if bounded else str(error)
+    return problem(status, title, detail, fields, current, units)
 
 
 def unusable(_: Request, error: Exception) -> JSONResponse:
@@ -94,11 +118,13 @@ def unusable(_: Request, error: Exception) -> JSONResponse:
     return problem(503, "The data file cannot be used", f"the data file {told(error)}")
 
 
-def refuse_body(_: Request, error: Exception) -> JSONResponse:
+def refuse_body(request: Request, error: Exception) -> JSONResponse:
     """Answer for a body or parameter that FastAPI could not read as our models."""
     assert isinstance(error, RequestValidationError)
     wrong = input_errors(error.errors(), skip=1)
-    return problem(422, "Please check what you typed", str(wrong), wrong.errors)
+    return problem(
+        422, "Please check what you typed", str(wrong), wrong.errors, units=_units(request)
+    )
 
 
 def plain_http(_: Request, error: Exception) -> JSONResponse:

@@ -1,11 +1,11 @@
 """What every model has in common, and how its refusals are put into plain words."""
 
-from collections.abc import Iterable, Mapping
-from typing import Any
+from collections.abc import Iterable, Mapping, Sequence
+from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict
 
-from neat_hull.errors import InputError, InputErrors
+from neat_hull.errors import Bound, Bounded, InputError, InputErrors
 
 
 class Model(BaseModel):
@@ -35,6 +35,13 @@ _KIND = {
     "model_type": "an object with named fields",
     "model_attributes_type": "an object with named fields",
 }
+_BOUND = {
+    "greater_than": ("must be more than {}", "gt"),
+    "greater_than_equal": ("must be {} or more", "ge"),
+    "less_than_equal": ("must be {} or less", "le"),
+    "less_than": ("must be less than {}", "lt"),
+}
+_UNITS: dict[str, Literal["length", "mass"]] = {"_m": "length", "_kg": "mass"}
 _CAME = {
     str: "text",
     bool: "true or false",
@@ -49,6 +56,15 @@ _CAME = {
 def input_errors(errors: Iterable[Mapping[str, Any]], skip: int = 0) -> InputErrors:
     """Translate Pydantic's error list; `skip` leading path parts name no field of the user's."""
     return InputErrors([_one(error, skip) for error in errors])
+
+
+def _bounded(words: str, bound: float, path: Sequence[str | int]) -> str:
+    """With the unit that the name of a field ends in; nothing needs none."""
+    named = str(path[-1]) if path else ""
+    for end, unit in _UNITS.items():
+        if named.endswith(end) and bound:
+            return Bounded(words, Bound(unit, bound))
+    return words.format(f"{bound:g}")
 
 
 def _one(error: Mapping[str, Any], skip: int) -> InputError:
@@ -75,12 +91,9 @@ def _why(error: Mapping[str, Any]) -> str:
         return f"must be {_KIND[kind]}, but {_CAME.get(type(came), 'something else')} came"
     if kind == "finite_number":
         return "must be a finite number"
-    if kind == "greater_than":
-        return f"must be more than {context['gt']:g}"
-    if kind == "greater_than_equal":
-        return f"must be {context['ge']:g} or more"
-    if kind == "less_than_equal":
-        return f"must be {context['le']:g} or less"
+    if kind in _BOUND:
+        words, key = _BOUND[kind]
+        return _bounded(words, context[key], error["loc"])
     if kind == "literal_error":
         return f"must be one of {context['expected']}"
     if kind in ("too_short", "string_too_short"):

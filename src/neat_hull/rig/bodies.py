@@ -4,7 +4,7 @@ from functools import lru_cache
 
 import numpy as np
 
-from neat_hull.errors import InputError, InputErrors
+from neat_hull.errors import Bound, Bounded, InputError, InputErrors
 from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.physics.body.build import Build, Measured, built
 from neat_hull.physics.body.reach import Kneeling
@@ -60,13 +60,23 @@ def _require_seat(seat: SeatPlace, length_m: float) -> None:
     if not 0.1 * length_m <= seat.x_m <= 0.9 * length_m:
         raise InputError("seat.x_m", seat.x_m, "the seat must stand in the boat")
     if not 0 <= seat.z_m <= 1.0:
-        raise InputError("seat.z_m", seat.z_m, "the seat stands 0 to 100 cm above the bottom")
+        raise InputError(
+            "seat.z_m",
+            seat.z_m,
+            Bounded("the seat stands at most {} above the bottom", Bound("length", 1.0)),
+        )
     if not seat.brace_x_m > seat.x_m + 0.3:
         raise InputError(
-            "seat.brace_x_m", seat.brace_x_m, "the foot brace must be at least 30 cm ahead"
+            "seat.brace_x_m",
+            seat.brace_x_m,
+            Bounded("the foot brace must be at least {} ahead", Bound("length", 0.3)),
         )
     if not 0 <= seat.brace_z_m <= 1.0:
-        raise InputError("seat.brace_z_m", seat.brace_z_m, "the heels rest 0 to 100 cm up")
+        raise InputError(
+            "seat.brace_z_m",
+            seat.brace_z_m,
+            Bounded("the heels rest at most {} above the bottom", Bound("length", 1.0)),
+        )
 
 
 def standing_place(hull: Hull, seat: SeatPlace) -> tuple[float, float]:

@@ -43,7 +43,8 @@ Check = Callable[[Evaluated], Iterable[Found]]
 class Rule:
     """A rule: its code, which stored keys hang on, its topic, what it is about, and the check.
 
-    many are words for several of its findings, where these have one cause: {} is how many.
+    many are words for several of its findings, where these have one cause: {} is how many. under is
+    the code of a rule that its findings follow from: where that finds something, they stand there.
     """
 
     code: str
@@ -51,13 +52,14 @@ class Rule:
     about: str
     check: Check
     many: str = ""
+    under: str = ""
 
 
-def rule(code: str, topic: str, many: str = "") -> Callable[[Check], Rule]:
+def rule(code: str, topic: str, many: str = "", under: str = "") -> Callable[[Check], Rule]:
     """Make a check of an evaluated setup a rule; its docstring says what it is about and why."""
 
     def named(check: Check) -> Rule:
-        return Rule(code, topic, " ".join((check.__doc__ or "").split()), check, many)
+        return Rule(code, topic, " ".join((check.__doc__ or "").split()), check, many, under)
 
     return named
 

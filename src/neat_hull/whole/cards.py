@@ -1,44 +1,90 @@
 """Findings with one cause, told as one: the worst first, and of those what moves the least."""
 
-from collections.abc import Hashable, Sequence
+from collections.abc import Hashable, Iterable, Iterator, Mapping, Sequence
 
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK
+from neat_hull.rig.rules import Rule
 from neat_hull.whole import registry
 
+MOST = 12  # cards: more are no longer read
+# What several causes of one topic are called together.
+_ABOUT = {
+    "room": "{} items: in your way",
+    "reach": "{} items: hard to get at",
+    "rods": "{} findings about rods",
+    "capsize": "{} findings about a capsize",
+    "level": "{} findings about trim and list",
+    "load": "{} findings about weight and water aboard",
+    "basics": "{} basics are missing",
+    "evidence": "{} findings about what is not known",
+    "anchor": "{} findings about the anchor",
+    "": "{} more findings",
+}
 # What is in the way of something is so with all that rides on the same foot: one move clears it.
 _MOVED_TOGETHER = "room"
 
 
 def cards(ev: Evaluated, findings: Sequence[Finding]) -> list[Card]:
-    """One card for each cause of the findings that nobody lives with."""
-    many = {rule.code: rule.many for _, rule in registry.rules() if rule.many}
+    """One card for each cause of the findings that nobody lives with; of more than a dozen, those
+    about one thing and as bad go together."""
+    rules = {rule.code: rule for _, rule in registry.rules()}
     groups: dict[Hashable, list[Finding]] = {}
-    for one in findings:
-        if one.accepted is None:
-            groups.setdefault(_cause(ev, one, many), []).append(one)
-    told = [_card(group, many) for group in groups.values()]
+    open_ones = [one for one in findings if one.accepted is None]
+    there = {one.code for one in open_ones}
+    for one in open_ones:
+        cause = rules[one.code].under
+        key = cause if cause in there else _cause(ev, one, rules)
+        groups.setdefault(key, []).append(one)
+    told = [_card(group, rules) for group in _led(groups.values())]
+    told = _at_most_a_dozen(told, {one.key: one for one in open_ones})
     return sorted(told, key=lambda card: (-RANK[card.verdict], len(card.keys)))
 
 
-def _cause(ev: Evaluated, one: Finding, many: dict[str, str]) -> Hashable:
-    if one.code in many:
+def _led(groups: Iterable[list[Finding]]) -> Iterator[list[Finding]]:
+    """Each with its worst first; findings come the worst first, but what follows comes later."""
+    for group in groups:
+        yield sorted(group, key=lambda one: -RANK[one.verdict])
+
+
+def _cause(ev: Evaluated, one: Finding, rules: Mapping[str, Rule]) -> Hashable:
+    if rules[one.code].many or any(rule.under == one.code for rule in rules.values()):
         return one.code
     if one.topic == _MOVED_TOGETHER and one.thing_id in ev.setup.places:
         return one.topic, ev.rigged.placing.root(one.thing_id)
     return one.key
 
 
-def _card(group: list[Finding], many: dict[str, str]) -> Card:
-    worst = group[0]  # findings come the worst first
-    title = worst.title
-    if len(group) > 1 and worst.code in many:
-        title = Said.of(many[worst.code], count=len(group))
+def _card(group: list[Finding], rules: Mapping[str, Rule]) -> Card:
+    worst, many = group[0], rules[group[0].code].many
+    alike = sum(one.code == worst.code for one in group)
     return Card(
-        title=title,
+        title=Said.of(many, count=alike) if alike > 1 and many else worst.title,
         verdict=worst.verdict,
         keys=[one.key for one in group],
         thing_id=worst.thing_id,
     )
+
+
+def _at_most_a_dozen(told: list[Card], by_key: Mapping[str, Finding]) -> list[Card]:
+    """While there are more: of one topic and verdict, first those called by one item, then all."""
+    for lone in (True, False):
+        while len(told) > MOST:
+            alike: dict[tuple[str, str], list[Card]] = {}
+            for card in told:
+                worst = by_key[card.keys[0]]
+                if card.title == worst.title or not lone:
+                    alike.setdefault((worst.topic, card.verdict), []).append(card)
+            most = max(alike.values(), key=len, default=[])
+            if len(most) < 2:
+                break
+            told = [*(card for card in told if card not in most), _together(most, by_key)]
+    return told
+
+
+def _together(some: list[Card], by_key: Mapping[str, Finding]) -> Card:
+    keys = [key for card in some for key in card.keys]
+    about = _ABOUT.get(by_key[keys[0]].topic, _ABOUT[""])
+    return some[0].model_copy(update={"title": Said.of(about, count=len(keys)), "keys": keys})

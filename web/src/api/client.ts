@@ -47,6 +47,14 @@ export type SetupImport = Schemas['SetupImport']
 export type Instrument = Schemas['Instrument']
 
 export const api = createClient<paths>({ baseUrl: '/' })
+/** Reasons why something is refused come in the units that this person reads, see `setup/look`. */
+export const UNITS_KEY = 'neat-hull-units'
+const unitsNow = () => ({ 'Neat-Units': localStorage.getItem(UNITS_KEY) ?? 'metric' })
+api.use({
+  onRequest({ request }) {
+    for (const [name, value] of Object.entries(unitsNow())) request.headers.set(name, value)
+  },
+})
 
 /** The server understood and said no. */
 export class Refusal extends Error {
@@ -110,7 +118,7 @@ export async function sendChange(
   const put = async (): Promise<Answer<SetupState>> => {
     const response = await fetch(`${path.replace('{setup_id}', String(setup_id))}${asked}`, {
       method,
-      headers: { 'Content-Type': 'application/json' },
+      headers: { 'Content-Type': 'application/json', ...unitsNow() },
       ...(body && { body: JSON.stringify({ ...body, revision }) }),
     })
     const answer = (await response.json()) as SetupState

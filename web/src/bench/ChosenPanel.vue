@@ -31,7 +31,7 @@ const emit = defineEmits<{ act: [act: ChosenAct] }>()
 const LINE_UP: [ChosenAct, string][] = [
   ['fore ends', 'fore ends level'],
   ['middles', 'middles level'],
-  ['after ends', 'after ends level'],
+  ['after ends', 'aft ends level'],
   ['one line', 'in one line, bow to stern'],
   ['evenly', 'spread evenly'],
 ]

@@ -280,6 +280,15 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
         <text class="bearing start" x="12" :y="sheet.planBottom - 6">
           port: your left, facing the bow
         </text>
+        <text
+          v-if="figures.clashes.length"
+          class="bearing"
+          :x="sheet.width - 10"
+          :y="sheet.planBottom - 6"
+        >
+          <tspan class="cross">×</tspan>
+          too close, or in the way
+        </text>
       </g>
 
       <g class="side" clip-path="url(#side-clip)">
@@ -398,5 +407,9 @@ svg {
 }
 .start {
   text-anchor: start;
+}
+.cross {
+  fill: var(--fix-mark);
+  font-weight: 700;
 }
 </style>

@@ -106,7 +106,7 @@ const FIELD: Record<string, string> = {
   recline_deg: 'Recline',
   brace_x_m: 'Foot brace, distance from the bow',
   brace_z_m: 'Foot brace, height',
-  x_aft_m: 'After end',
+  x_aft_m: 'Aft end',
   x_fwd_m: 'Forward end',
   half_breadth_m: 'Half breadth',
   floor_z_m: 'Floor height',

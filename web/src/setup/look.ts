@@ -1,11 +1,12 @@
 /** How this person likes to see it; kept in the browser, for it is no part of any setup. */
+import { UNITS_KEY } from '@/api/client'
 import { useDark, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Overlay } from '@/drawing/overlays'
 import type { Units } from '@/kit/units'
 
 export const useLook = defineStore('look', () => {
-  const units = useLocalStorage<Units>('neat-hull-units', 'metric')
+  const units = useLocalStorage<Units>(UNITS_KEY, 'metric')
   const overlays = useLocalStorage<Overlay[]>('neat-hull-overlays', ['reach', 'legs', 'balance'])
   const night = useDark({ storageKey: 'neat-hull-theme' })
 

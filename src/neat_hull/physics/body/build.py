@@ -6,7 +6,7 @@ Shares of stature: Winter, *Biomechanics and Motor Control of Human Movement*, 4
 
 from dataclasses import dataclass, fields, replace
 
-from neat_hull.errors import InputError, InputErrors
+from neat_hull.errors import Bound, Bounded, InputError, InputErrors
 
 HIP_HEIGHT, SHOULDER_HEIGHT, EYE_HEIGHT = 0.530, 0.818, 0.936
 HALF_SHOULDERS, HALF_HIPS = 0.129, 0.0955
@@ -105,10 +105,8 @@ def built(stature_m: float, measured: Measured) -> Build:
     for field in fields(Measured):
         found, typical = getattr(measured, field.name), getattr(expected, field.name)
         if found is not None and not _LEAST * typical <= found <= _MOST * typical:
-            why = (
-                f"lies between {100 * _LEAST * typical:.0f} cm and {100 * _MOST * typical:.0f} cm "
-                "at this height"
-            )
+            bounds = (Bound("length", round(share * typical, 2)) for share in (_LEAST, _MOST))
+            why = Bounded("lies between {} and {} at this height", *bounds)
             wrong.append(InputError(field.name, found, why))
     if wrong:
         raise InputErrors(wrong)

@@ -9,7 +9,7 @@ from functools import cached_property
 
 import numpy as np
 
-from neat_hull.errors import InputError, InputErrors
+from neat_hull.errors import Bound, Bounded, InputError, InputErrors
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.build import HIP_FORWARD, HIP_UP, Build
 
@@ -149,9 +149,25 @@ def require_angler(mass_kg: float, stature_m: float) -> None:
     """Refuse a body the segment tables do not speak of. Raises InputErrors naming the field."""
     wrong = []
     if not 25 <= mass_kg <= 250:
-        wrong.append(InputError("mass_kg", mass_kg, "an angler weighs between 25 kg and 250 kg"))
+        wrong.append(
+            InputError(
+                "mass_kg",
+                mass_kg,
+                Bounded(
+                    "an angler weighs between {} and {}", Bound("mass", 25), Bound("mass", 250)
+                ),
+            )
+        )
     if not 1.2 <= stature_m <= 2.3:
-        wrong.append(InputError("stature_m", stature_m, "height lies between 120 cm and 230 cm"))
+        wrong.append(
+            InputError(
+                "stature_m",
+                stature_m,
+                Bounded(
+                    "height lies between {} and {}", Bound("length", 1.2), Bound("length", 2.3)
+                ),
+            )
+        )
     if wrong:
         raise InputErrors(wrong)
 

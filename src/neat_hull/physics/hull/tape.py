@@ -12,7 +12,7 @@ from typing import Literal
 import numpy as np
 import scipy  # its parts are loaded when first asked: they would hold up every start
 
-from neat_hull.errors import InputError, InputErrors
+from neat_hull.errors import Bound, Bounded, InputError, InputErrors
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.shape import Station
 
@@ -93,13 +93,25 @@ class Tape:
         return typical if self.bottom_beam_m is None else self.bottom_beam_m / self.beam_m
 
 
+def _m(value_m: float) -> Bound:
+    return Bound("length", value_m)
+
+
 def require_tape(tape: Tape) -> None:
     """Refuse measures no kayak has. Raises InputErrors naming each field in plain words."""
     length, beam, depth = tape.length_m, tape.beam_m, tape.depth_m
-    rules = [
-        ("length_m", 1.5 <= length <= 9.0, "a kayak's length lies between 1.5 m and 9 m"),
+    rules: list[tuple[str, bool, str]] = [
+        (
+            "length_m",
+            1.5 <= length <= 9.0,
+            Bounded("a kayak's length lies between {} and {}", _m(1.5), _m(9)),
+        ),
         ("beam_m", beam > 0, "the beam must be more than nothing"),
-        ("beam_m", beam <= 0 or 0.3 <= beam <= 1.8, "a kayak's beam lies between 30 cm and 180 cm"),
+        (
+            "beam_m",
+            beam <= 0 or 0.3 <= beam <= 1.8,
+            Bounded("a kayak's beam lies between {} and {}", _m(0.3), _m(1.8)),
+        ),
         ("beam_m", beam < length, "a boat cannot be wider than it is long"),
         (
             "beam_at_m",
@@ -117,17 +129,27 @@ def require_tape(tape: Tape) -> None:
             0 < tape.beam_aft_quarter_m <= beam,
             "the beam a quarter from the stern must be more than nothing, and at most the widest",
         ),
-        ("depth_m", 0.1 <= depth <= 0.8, "the depth, keel to gunwale, lies between 10 and 80 cm"),
+        (
+            "depth_m",
+            0.1 <= depth <= 0.8,
+            Bounded("the depth, keel to gunwale, lies between {} and {}", _m(0.1), _m(0.8)),
+        ),
         (
             "bow_height_m",
             depth <= tape.bow_height_m <= 1.2,
-            "the bow's height off the ground must be at least the depth amidships, at most 120 cm",
+            Bounded(
+                "the bow's height off the ground must be at least the depth amidships, at most {}",
+                _m(1.2),
+            ),
         ),
         (
             "stern_height_m",
             depth <= tape.stern_height_m <= 1.2,
-            "the stern's height off the ground must be at least the depth amidships, at "
-            "most 120 cm",
+            Bounded(
+                "the stern's height off the ground must be at least the depth amidships, "
+                "at most {}",
+                _m(1.2),
+            ),
         ),
         (
             "rocker_bow_m",

@@ -107,7 +107,9 @@ def seat_high(ev: Evaluated) -> Iterable[Found]:
     )
 
 
-@rule("heavy-and-high", topic="steadiness", many="{} items: heavy and high")
+@rule(
+    "heavy-and-high", topic="steadiness", many="{} items: heavy and high", under="unsteady-seated"
+)
 def heavy_and_high(ev: Evaluated) -> Iterable[Found]:
     """One thing whose weight over the gunwale takes much steadiness. Our threshold."""
     rigged, hull = ev.rigged, ev.rigged.floating.hull
@@ -129,7 +131,12 @@ def heavy_and_high(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-@rule("heavy-at-an-end", topic="level", many="{} items: heavy and far from the middle")
+@rule(
+    "heavy-at-an-end",
+    topic="level",
+    many="{} items: heavy and far from the middle",
+    under="bow-or-stern-down",
+)
 def heavy_at_an_end(ev: Evaluated) -> Iterable[Found]:
     """One heavy thing far from the middle. Our threshold."""
     hull = ev.rigged.floating.hull

@@ -11,7 +11,9 @@ from neat_hull.subjects.capsize.figures import has_a_line, lost, stays
 _BRACE_AHEAD_M = 0.2  # of the heels: as far as toes and lines about them go
 
 
-@rule("loose-and-heavy", topic="capsize", many="{} items: heavy and loose")
+@rule(
+    "loose-and-heavy", topic="capsize", many="{} items: heavy and loose", under="lost-in-a-capsize"
+)
 def loose_and_heavy(ev: Evaluated) -> Iterable[Found]:
     """Heavy, not fixed, and not shut in. Our threshold."""
     placing = ev.rigged.placing

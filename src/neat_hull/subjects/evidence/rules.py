@@ -15,7 +15,7 @@ from neat_hull.subjects.load.figures import weight
 _FIRST = 3  # measures to name
 
 
-@rule("guesses-decide", topic="evidence")
+@rule("guesses-decide", topic="evidence", under="typical-measures")
 def guesses_decide(ev: Evaluated) -> Iterable[Found]:
     """A verdict would be another within the ± that unweighed things leave: weigh these first."""
     rest, band = at_rest(ev), ev.once(bands)

@@ -150,7 +150,7 @@ def in_the_motors_swing(ev: Evaluated) -> Iterable[Found]:
     yield from _in(ev, "motor".__eq__, "A motor you can't lift is stuck in the shallows.")
 
 
-@rule("into-each-other", topic="room", many="{} times two items in one place")
+@rule("into-each-other", topic="room", many="{} pairs of items: in one place")
 def into_each_other(ev: Evaluated) -> Iterable[Found]:
     """Two things take the same room, by a centimetre or more."""
     for clash in ev.once(clashes):

@@ -63,7 +63,7 @@ function drop(i: number): void {
       <FromBowInput
         v-model="well.x_aft_m"
         :bow_x_m="bow_x_m"
-        :label="`${well.name}: after end, from the bow`"
+        :label="`${well.name}: aft end, from the bow`"
         :units="units"
         :wrong="wrong(`wells[${i}].x_aft_m`)"
       />

@@ -222,7 +222,7 @@ function back(): void {
             {{ show(store.figures.afloat.draft_mid_m, 'length', look.units) }} ·
             {{ show(store.figures.afloat.draft_aft_m, 'length', look.units) }}
           </dd>
-          <dt>Steadiness (GM)</dt>
+          <dt>Stability (GM)</dt>
           <dd v-if="store.figures.bands" class="num" data-testid="boat-gm">
             {{
               showBand(store.figures.afloat.gm_m, store.figures.bands.gm_m, 'length', look.units)

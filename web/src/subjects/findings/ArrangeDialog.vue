@@ -92,7 +92,7 @@ function rows(one: Arrangement, units: Units): [string, string, string][] {
     ['list', listWords(a.heel_deg ?? 0), listWords(b.heel_deg ?? 0)],
     ['GM', gm(a.gm_m), gm(b.gm_m)],
     [
-      'stop · fix · watch',
+      'No-go · Fix · Watch',
       `${a.stops} · ${a.fixes} · ${a.watches}`,
       `${b.stops} · ${b.fixes} · ${b.watches}`,
     ],

@@ -14,6 +14,8 @@ const props = defineProps<{
   open: boolean
   units: Units
   looking: boolean
+  /** the worst of all: what to do stands there without opening it */
+  first?: boolean
 }>()
 const emit = defineEmits<{ toggle: []; try: []; show: []; accept: [reason: string]; back: [] }>()
 
@@ -31,7 +33,7 @@ function accept(): void {
 <template>
   <li
     class="card"
-    :class="[finding.accepted ? 'accepted' : finding.verdict, { open }]"
+    :class="[finding.accepted ? 'accepted' : finding.verdict, { open, first }]"
     :data-finding="finding.key"
   >
     <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
@@ -39,6 +41,7 @@ function accept(): void {
       <b>{{ said(finding.title, units) }}</b>
       <GearPicture v-if="thing" :thing="thing" :wide="34" :high="22" />
     </button>
+    <p v-if="first && !open" class="do">{{ said(finding.clear, units) }}.</p>
     <p v-if="finding.accepted" class="soft">
       accepted {{ finding.accepted_on }}: {{ finding.accepted }}
     </p>

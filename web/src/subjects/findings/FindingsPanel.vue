@@ -50,6 +50,8 @@ const groups = computed(() => {
     cards: cards.value.filter((one) => whereOf(one) === where),
   }))
 })
+/** What stands out at the head of the list. */
+const worst = computed(() => groups.value[0]?.cards[0]?.card)
 const thingOf = (id: number | null) => (id === null ? null : (store.things[String(id)] ?? null))
 const profile = computed(() => {
   const judging = store.kept?.setup.judging
@@ -168,6 +170,7 @@ defineExpose({ tryTop, drop })
             :thing="thingOf(card.thing_id)"
             :open="onPaper || causes.has(card.keys[0]!)"
             :units="look.units"
+            :first="card === worst ? rows[0] : null"
             @toggle="toggleCause(card.keys[0]!)"
           >
             <FindingCard
@@ -178,6 +181,7 @@ defineExpose({ tryTop, drop })
               :open="onPaper || opened === one.key"
               :units="look.units"
               :looking="looking && about === one.key"
+              :first="card === worst && rows.length === 1"
               @toggle="toggle(one)"
               @try="advice.find(one.key)"
               @show="show(one)"
