@@ -1,6 +1,6 @@
 """Findings with one cause, told as one: the worst first, and of those what moves the least."""
 
-from collections.abc import Hashable, Iterable, Iterator, Mapping, Sequence
+from collections.abc import Hashable, Mapping, Sequence
 
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.said import Said
@@ -38,15 +38,14 @@ def cards(ev: Evaluated, findings: Sequence[Finding]) -> list[Card]:
         cause = rules[one.code].under
         key = cause if cause in there else _cause(ev, one, rules)
         groups.setdefault(key, []).append(one)
-    told = [_card(group, rules) for group in _led(groups.values())]
+    told = [_card(_led(group, rules), rules) for group in groups.values()]
     told = _at_most_a_dozen(told, {one.key: one for one in open_ones})
     return sorted(told, key=lambda card: (-RANK[card.verdict], len(card.keys)))
 
 
-def _led(groups: Iterable[list[Finding]]) -> Iterator[list[Finding]]:
-    """Each with its worst first; findings come the worst first, but what follows comes later."""
-    for group in groups:
-        yield sorted(group, key=lambda one: -RANK[one.verdict])
+def _led(group: list[Finding], rules: Mapping[str, Rule]) -> list[Finding]:
+    """The worst first, and of those as bad what the others follow from."""
+    return sorted(group, key=lambda one: (-RANK[one.verdict], bool(rules[one.code].under)))
 
 
 def _cause(ev: Evaluated, one: Finding, rules: Mapping[str, Rule]) -> Hashable:
