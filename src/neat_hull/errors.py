@@ -5,6 +5,7 @@ NeatHullError
 │   └── InputErrors                     several of them at once
 ├── DoesNotFloat    (also ValueError)   the load is more than the boat      422, exit 3
 ├── NoBalance       (also ValueError)   it floats, but in no upright place  422, exit 3
+├── NotSupplied     (also ValueError)   no voltage serves what is on        422, exit 3
 ├── NotFoundError   (also LookupError)  no such setup, boat or thing        404
 ├── ConflictError                       the setup changed meanwhile         409
 ├── OvertakenError                      others changed the same fields      409
@@ -109,6 +110,10 @@ class DoesNotFloat(NeatHullError, ValueError):
 
 class NoBalance(NeatHullError, ValueError):
     """There is enough lift, but no stable place for it within the range of the solver."""
+
+
+class NotSupplied(NeatHullError, ValueError):
+    """A bank has no voltage at which it can supply what is on, or no battery that is."""
 
 
 class NotFoundError(NeatHullError, LookupError):

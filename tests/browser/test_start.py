@@ -154,3 +154,46 @@ def test_a_typical_value_is_grey_on_the_boat_until_somebody_confirms_it(bench: P
     bench.reload()
     notes = bench.get_by_role("button", name=re.compile("the typical value is right"))
     expect(notes).to_have_count(8)
+
+
+def tab_to(page: Page, what: Locator) -> None:
+    """Press Tab until it is there, as somebody without a mouse does."""
+    for _ in range(300):
+        page.keyboard.press("Tab")
+        if what.evaluate("(one) => one.contains(document.activeElement)"):
+            return
+    raise AssertionError("the keyboard never gets there")
+
+
+def test_the_whole_way_by_keyboard_to_a_suggestion_tried_and_applied(empty: Page) -> None:
+    by, keys = empty.get_by_test_id, empty.keyboard
+    tab_to(empty, by("way-label"))
+    keys.press("Enter")
+    for field, text in (("length_m", "12 ft"), ("beam_m", "34 in"), ("hull_mass_kg", "70 lb")):
+        tab_to(empty, by(f"start-{field}"))
+        keys.type(text)
+    tab_to(empty, by("start-next"))
+    keys.press("Enter")
+    tab_to(empty, by("start-angler_mass_kg"))
+    keys.type("180 lb")
+    tab_to(empty, by("start-next"))
+    keys.press("Enter")
+    expect(by("stowed")).to_contain_text(re.compile(r"\d+ items aboard"))
+    tab_to(empty, by("start-go"))
+    keys.press("Enter")
+    expect(by("trim")).to_be_visible()
+    keys.press("]")  # the first item toward the stern is selected
+    keys.press("a")
+    expect(by("undo")).to_have_attribute("title", re.compile("^Undo: Take ashore"))
+    keys.press("Control+z")
+    expect(by("undo")).to_be_disabled()
+    keys.press("Escape")
+    tab_to(empty, by("whole-boat"))
+    keys.press("Enter")
+    expect(by("apply").first).to_be_visible()
+    tab_to(empty, by("apply").first)
+    keys.press("Enter")
+    expect(by("undo")).to_have_attribute("title", re.compile("^Undo: Try"))
+    for key, screen in ((">", "afloat"), ("<", "bench"), ("<", "boat"), (".", "angler")):
+        keys.press(key)
+        empty.wait_for_url(f"**/{screen}")

@@ -21,6 +21,7 @@ from neat_hull.errors import (
     NeatHullError,
     NoBalance,
     NotFoundError,
+    NotSupplied,
     OvertakenError,
     StoreError,
 )
@@ -33,6 +34,7 @@ STATUS: dict[type[NeatHullError], tuple[int, str]] = {
     InputError: (422, "Please check what you typed"),
     DoesNotFloat: (422, "The boat would not float"),
     NoBalance: (422, "The boat would not stay upright"),
+    NotSupplied: (422, "The batteries cannot supply this"),
     NotFoundError: (404, "Not here"),
     ConflictError: (409, "The setup has changed in the meantime"),
     OvertakenError: (409, "Changed elsewhere in the meantime"),

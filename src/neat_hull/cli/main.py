@@ -10,7 +10,7 @@ from typing import Annotated, NoReturn
 import platformdirs
 import typer
 
-from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance
+from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance, NotSupplied
 
 app = typer.Typer(
     name="neat-hull",
@@ -34,6 +34,19 @@ def float_(case: Annotated[Path, typer.Argument(help="A float case, JSON.")]) ->
 
     try:
         report = float_report(read_float_case(case))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+@app.command("power")
+def power(case: Annotated[Path, typer.Argument(help="A power case, JSON.")]) -> None:
+    """Print what batteries, wires and loads of a bare case come to, as JSON."""
+    from neat_hull.files.power_case import read_power_case
+    from neat_hull.subjects.power.case import power_report
+
+    try:
+        report = power_report(read_power_case(case))
     except NeatHullError as error:
         _refuse(str(case), error)
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
@@ -217,7 +230,7 @@ def _refuse(file: str, error: NeatHullError) -> NoReturn:
     """One line that names the file, the field and what was wrong; then the exit status."""
     line = " ".join(str(error).split())
     typer.echo(f"neat-hull: {file}: {line}", err=True)
-    raise typer.Exit(3 if isinstance(error, DoesNotFloat | NoBalance) else 2)
+    raise typer.Exit(3 if isinstance(error, DoesNotFloat | NoBalance | NotSupplied) else 2)
 
 
 def run() -> None:

@@ -18,6 +18,7 @@ from neat_hull.subjects import (
     evidence,
     fit,
     load,
+    power,
     reach,
     rods,
     room,
@@ -39,6 +40,7 @@ SUBJECTS: tuple[Subject, ...] = (
     anchoring.SUBJECT,
     basics.SUBJECT,
     trip.SUBJECT,
+    power.SUBJECT,
     calibration.SUBJECT,
 )
 

@@ -36,7 +36,7 @@ const line = computed(() =>
 const edge = computed(() => props.curve?.deck_edge_deg ?? null)
 const label = computed(
   () =>
-    `Greatest righting lever ${show(best.value.gz, 'length', props.units)} at about ${best.value.heel}°` +
+    `Greatest righting lever ${show(best.value.gz, 'length', props.units)} at about ${Math.round(best.value.heel)}°` +
     (edge.value === null ? '' : `; deck edge in the water at ${edge.value.toFixed(0)}°`),
 )
 </script>

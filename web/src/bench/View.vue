@@ -258,6 +258,7 @@ async function strike(): Promise<void> {
         :over="over"
         :between="between"
         :vest="wearsVest(store.places, store.things)"
+        :in-hand="carrying"
         :class="{ carrying }"
         @pick="pick"
         @edit="edit"

@@ -43,6 +43,8 @@ const props = defineProps<{
   between: Between | null
   /** a life jacket is worn */
   vest: boolean
+  /** what is selected is in hand, and is drawn over all else */
+  inHand: boolean
 }>()
 const emit = defineEmits<{
   pick: [id: number | null]
@@ -91,8 +93,10 @@ const marks = computed(() => {
 })
 const OPEN_AT = 220 // so near that what lies in something is seen in it, in percent
 const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
+// Only what is in hand comes last: to move what has the focus in the page would take the focus away.
+const last = (one: Drawn) => Number(props.inHand && one.selected)
 const ordered = computed(() =>
-  [...seen.value].sort((a, b) => Number(a.selected) - Number(b.selected) || a.depth - b.depth),
+  [...seen.value].sort((a, b) => last(a) - last(b) || a.depth - b.depth),
 )
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),

@@ -9,7 +9,7 @@ import HullPlan from '@/drawing/HullPlan.vue'
 import HullSide from '@/drawing/HullSide.vue'
 import MeasureMark from '@/drawing/MeasureMark.vue'
 import ThingShape from '@/drawing/ThingShape.vue'
-import { layOut } from '@/drawing/sheet'
+import type { Sheet } from '@/drawing/sheet'
 import { rowsById } from '@/drawing/stands'
 import type { Drawn } from '@/drawing/types'
 import { show } from '@/kit/units'
@@ -20,18 +20,39 @@ import type { Started } from '@/api/client'
 const props = defineProps<{ started: Started; high: number; field?: string }>()
 const look = useLook()
 const frame = useTemplateRef<HTMLDivElement>('frame')
-const { width } = useElementSize(frame)
-const STRIP = 1.25 // the sheet has a strip below, which is not drawn here
-const TALL_M = 2.75 // both views, from the far gunwale to the water below
-/** As large as both views fit, in the middle. */
-const sheet = computed(() => {
+const { width: size } = useElementSize(frame)
+// In metres: the view from above with what stands out at the sides, from the ground up to the head
+// of whoever sits, and the water below.
+const PLAN_M = 1.2
+const SIDE_M = 1.26
+const BELOW_M = 0.28
+const MARGIN = 32
+/** As large as both views fit, in the middle; no ruler, and no weights along the boat. */
+const sheet = computed<Sheet>(() => {
   const { x_m } = props.started.drawing
   const [aft, fwd] = [x_m[0]!, x_m.at(-1)!]
-  const wide = Math.max(280, width.value)
-  const used = Math.min(wide, (props.high / TALL_M) * (fwd - aft) + 64)
-  const high = Math.min(props.high, ((used - 64) / (fwd - aft)) * TALL_M + 40)
-  const laid = layOut(used, high * STRIP, aft, fwd)
-  return { ...laid, width: wide, left: laid.left + (wide - used) / 2 }
+  const width = Math.max(280, size.value)
+  const scale = Math.min(
+    (width - 2 * MARGIN) / (fwd - aft),
+    props.high / (PLAN_M + SIDE_M + BELOW_M),
+  )
+  const sideTop = PLAN_M * scale
+  const sideBottom = sideTop + (SIDE_M + BELOW_M) * scale
+  return {
+    width,
+    height: sideBottom,
+    scale,
+    bow_x_m: fwd,
+    left: (width - (fwd - aft) * scale) / 2,
+    planTop: 0,
+    planMiddle: sideTop / 2,
+    planBottom: sideTop,
+    sideTop,
+    sideBase: sideTop + SIDE_M * scale,
+    sideBottom,
+    stripTop: sideBottom,
+    stripBottom: sideBottom,
+  }
 })
 const drawn = computed<Drawn[]>(() => {
   const rows = rowsById(props.started.figures)

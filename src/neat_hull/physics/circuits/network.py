@@ -1,0 +1,138 @@
+"""Voltages and currents of one bank: batteries side by side, and a tree of wires with what draws.
+
+Each Newton step goes once up the tree and once down. It begins at no load, above the solution; what
+draws a set power is convex in the voltage, so the steps fall to the highest solution, or find that
+there is none (Kersting, Distribution System Modeling and Analysis, ch. 10, for the sweeps).
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from neat_hull.physics.circuits.battery import Battery
+
+_STEPS = 200
+_NEAR_V = 1e-13
+_LOOSE_V = 1e-10  # where a double root lets steps shrink no further
+
+
+@dataclass(frozen=True)
+class Wire:
+    """A wire from its parent (a place in the list of wires, or −1 for the bank), out and back."""
+
+    parent: int
+    ohm: float
+
+
+@dataclass(frozen=True)
+class Draw:
+    """What one load draws at the end of a wire (−1: the bank): at V amps + watts/V + V·siemens."""
+
+    wire: int
+    amps: float
+    watts: float
+    siemens: float
+
+    def at_v(self, volts: float) -> float:
+        """The current, A."""
+        return self.amps + self.siemens * volts + (self.watts / volts if self.watts else 0.0)
+
+
+@dataclass(frozen=True)
+class Solved:
+    """Voltages at the bank and at the end of each wire, and what each battery gives."""
+
+    bank_v: float
+    wires_v: tuple[float, ...]
+    battery_a: tuple[float, ...]
+
+    def at(self, wire: int) -> float:
+        """The voltage at the end of a wire, or at the bank."""
+        return self.bank_v if wire < 0 else self.wires_v[wire]
+
+
+def solve(
+    batteries: Sequence[Battery],
+    socs: Sequence[float],
+    wires: Sequence[Wire],
+    draws: Sequence[Draw],
+) -> Solved | None:
+    """The highest solution, that which is reached from no load; None where there is none.
+
+    Wires stand after their parents. There must be a battery.
+    """
+    sources = [(b.source_v(s), 1 / (b.inner_ohm(s) + b.lead_ohm), b.one_way(s))
+               for b, s in zip(batteries, socs, strict=True)]  # fmt: skip
+    # Diodes open one after the other as the voltage falls, the highest first.
+    diodes = sorted((i for i, one in enumerate(sources) if one[2]), key=lambda i: -sources[i][0])
+    open_ones = [i for i, one in enumerate(sources) if not one[2]]
+    idle_v = _thevenin(sources, open_ones)[0] if open_ones else sources[diodes[0]][0]
+    while diodes and sources[diodes[0]][0] >= idle_v:
+        open_ones.append(diodes.pop(0))
+        idle_v = _thevenin(sources, open_ones)[0]
+    while True:
+        behind_v, behind_ohm = _thevenin(sources, open_ones)
+        found = _tree(behind_v, behind_ohm, wires, draws)
+        if diodes and (found is None or sources[diodes[0]][0] > found[0]):
+            open_ones.append(diodes.pop(0))
+            continue
+        if found is None:
+            return None
+        bank_v, wires_v = found
+        amps = [0.0] * len(sources)
+        for i in open_ones:
+            amps[i] = (sources[i][0] - bank_v) * sources[i][1]
+            if sources[i][2]:
+                amps[i] = max(0.0, amps[i])
+        return Solved(bank_v, tuple(wires_v), tuple(amps))
+
+
+def _thevenin(
+    sources: Sequence[tuple[float, float, bool]], open_ones: Sequence[int]
+) -> tuple[float, float]:
+    """The one source, and the resistance behind it, that several come to."""
+    siemens = sum(sources[i][1] for i in open_ones)
+    return sum(sources[i][0] * sources[i][1] for i in open_ones) / siemens, 1 / siemens
+
+
+def _tree(
+    behind_v: float,
+    behind_ohm: float,
+    wires: Sequence[Wire],
+    draws: Sequence[Draw],
+) -> tuple[float, list[float]] | None:
+    """Voltages behind a source, at the bank and at the end of each wire."""
+    n = len(wires)
+    volts = [behind_v] * (n + 1)  # the last is the bank, as −1 names it
+    for _ in range(_STEPS):
+        # What goes down a wire is a + b·V of its upper end: gathered from the leaves up.
+        fixed, slope = [0.0] * (n + 1), [0.0] * (n + 1)
+        for draw in draws:
+            v = volts[draw.wire]
+            if v <= 0 and (draw.watts or draw.amps):
+                return None
+            by_v = draw.siemens - (draw.watts / v**2 if draw.watts else 0.0)
+            fixed[draw.wire] += draw.at_v(v) - by_v * v
+            slope[draw.wire] += by_v
+        for i in range(n - 1, -1, -1):
+            gain = 1 + wires[i].ohm * slope[i]
+            if gain <= 0:
+                return None
+            fixed[wires[i].parent] += fixed[i] / gain
+            slope[wires[i].parent] += slope[i] / gain
+        gain = 1 + behind_ohm * slope[n]
+        if gain <= 0:
+            return None
+        before = volts
+        volts = [0.0] * (n + 1)
+        volts[n] = (behind_v - behind_ohm * fixed[n]) / gain
+        for i, wire in enumerate(wires):
+            volts[i] = (volts[wire.parent] - wire.ohm * fixed[i]) / (1 + wire.ohm * slope[i])
+        moved = max(abs(a - b) for a, b in zip(volts, before, strict=True))
+        if moved <= _NEAR_V * abs(behind_v):
+            break
+    else:
+        if moved > _LOOSE_V * abs(behind_v):
+            return None
+    if any(volts[draw.wire] <= 0 for draw in draws if draw.watts or draw.amps):
+        return None
+    return volts[n], volts[:n]
