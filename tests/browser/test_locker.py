@@ -51,7 +51,7 @@ def test_picked_things_are_changed_and_multiplied_as_one_step(gear: Page) -> Non
     gear.get_by_label("Select Tackle tray", exact=True).check()
     gear.get_by_label("Select Drift sock", exact=True).check()
     gear.get_by_test_id("bulk-fixed").select_option("bungee")
-    expect(gear.get_by_label("What Tackle tray is mounted with")).to_have_value("bungee")
+    expect(gear.get_by_label("What Tackle tray is mounted with")).to_have_text("bungee")
     expect(gear.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change 2 items")
     gear.get_by_label("Select Drift sock", exact=True).uncheck()
     gear.get_by_label("copies").fill("6")
@@ -74,12 +74,12 @@ def test_a_generic_thing_is_copied_in_as_a_guess_and_weighed_by_the_scale(gear: 
     gear.get_by_label("Find in the catalogue").fill("gaff")
     gear.get_by_test_id("catalog").get_by_role("button", name="Copy").click()
     gear.keyboard.press("Escape")
-    expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_value("guess")
+    expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_text("guess")
     gear.get_by_label("All of Gaff").click()
     gear.get_by_test_id("box-take").click()
     expect(gear.get_by_test_id("thing-mass")).to_have_value(re.compile(r"^15\.\d\d$"))
     gear.get_by_test_id("save-thing").click()
-    expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_value("weighed")
+    expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_text("weighed")
 
 
 def test_a_table_with_two_bad_rows_shows_them_before_anything_changes(
@@ -192,3 +192,17 @@ def test_gear_is_grouped_and_its_columns_are_chosen(bench: Page, server: Server)
     bench.reload()
     expect(heads.first).to_contain_text("Foredeck")
     expect(bench.get_by_role("columnheader", name="Price")).to_have_count(0)
+
+
+def test_a_cell_becomes_a_list_when_it_is_pressed_and_the_keyboard_chooses(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/gear")
+    cell = bench.get_by_role("button", name="How often Rudder is used: ashore")
+    cell.focus()
+    bench.keyboard.press("ArrowDown")
+    expect(bench.get_by_role("option", name="hourly").last).to_be_visible()
+    bench.get_by_role("option", name="hourly").last.click()
+    now = bench.get_by_role("button", name="How often Rudder is used: hourly")
+    expect(now).to_be_focused()
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("Rudder"))

@@ -190,6 +190,7 @@ nav button:disabled {
   justify-content: space-between;
   position: sticky;
   bottom: 0;
+  z-index: 1;
   padding: 10px 0;
   background: var(--paper);
 }

@@ -12,7 +12,7 @@ from neat_hull.physics.circuits.battery import Battery
 from neat_hull.physics.circuits.network import Draw, Solved, Wire, solve
 
 TOLERANCE_SOC = 2e-6  # of one step: a day of a few dozen of them stays within a ten-thousandth
-_FIRST_H, _LEAST_H, _LONGEST_H = 0.05, 1e-7, 1.0
+_FIRST_H, _LEAST_H, _LONGEST_H = 0.25, 1e-7, 2.0
 _AT_H = 1e-7  # how close an instant is found
 # Of one step of Bogacki and Shampine: where it looks, and how much of each.
 _AT = (0.5, 0.75)
@@ -116,7 +116,8 @@ def run(
         while taken is not None and taken.error > TOLERANCE_SOC and wanted > _LEAST_H:
             wanted = max(_LEAST_H, wanted * _slower(taken.error))
             taken = _taken(bank, draws, now, wanted)
-        if taken is None or _ended(bank, taken, stop):
+        ended = taken is None or _ended(bank, taken, stop)
+        if ended:
             # Something ends in this step: the longest that goes through, and on from there.
             low, high = 0.0, wanted
             while high - low > _AT_H:
@@ -134,18 +135,19 @@ def run(
                     bank.soc = [max(0.0, s) for s in last.soc]
                     told(Step(at, at + high, now, last.after, last.looks))
                 return bank.down_h
+        assert taken is not None, "what is none has ended"
         bank.soc = [min(1.0, max(0.0, s)) for s in taken.soc]
         told(Step(at, at + wanted, now, taken.after, taken.looks))
         at += wanted
         pace = min(_LONGEST_H, wanted * _slower(max(taken.error, 1e-12)))
-        now = bank.settled(at, draws)
+        now = bank.settled(at, draws) if ended else taken.after
         if now is None and bank.down_h is not None:
             return bank.down_h
     return at
 
 
 def _slower(error: float) -> float:
-    return float(min(3.0, max(0.2, 0.9 * (TOLERANCE_SOC / error) ** (1 / 3))))
+    return float(min(4.0, max(0.2, 0.9 * (TOLERANCE_SOC / error) ** (1 / 3))))
 
 
 @dataclass(frozen=True)

@@ -156,7 +156,9 @@ class _Day:
     def _hear(
         self, plan: BankPlan, bank: Bank, told: _BankDay, on: Sequence[tuple[int, Draw]], step: Step
     ) -> None:
-        self._look(plan, bank, told, on, step.after)
+        # What begins a step may follow on a battery that has just been switched off.
+        for at in (step.before, step.after):
+            self._look(plan, bank, told, on, at)
         for weight, look in step.quadrature:
             for i, a in zip(plan.batteries, look.battery_a, strict=True):
                 self.battery_days[i].drawn_ah += weight * a

@@ -51,8 +51,8 @@ def _batteries(case: PowerCase) -> Iterator[InputError]:
             if len(curve) < 2 or curve[0][0] != 0 or curve[-1][0] != 1 or not rising:
                 yield InputError(f"{at}.open_circuit_v", None,
                                  "must rise from a state of charge of 0 to one of 1")  # fmt: skip
-            elif curve[0][1] <= 0:
-                yield InputError(f"{at}.open_circuit_v", None, "volts must be more than 0")
+            elif curve[0][1] < 0:
+                yield InputError(f"{at}.open_circuit_v", None, "volts must be 0 or more")
         if series.setdefault(one.bank, one.series) != one.series:
             yield InputError(f"{at}.series", one.series, f"differs from others of bank {one.bank}")
         if one.lead is not None:

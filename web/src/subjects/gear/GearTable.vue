@@ -97,7 +97,7 @@ function typed(row: GearRow, field: 'name' | 'mass_kg' | 'price', cell: string):
 function walk(event: KeyboardEvent): void {
   const by_rows = { ArrowDown: 1, ArrowUp: -1, Enter: 1 }[event.key]
   const cell = event.target as HTMLElement
-  if (by_rows === undefined || cell.tagName !== 'INPUT') return
+  if (by_rows === undefined || !cell.dataset.cell) return
   const column = cell.dataset.cell
   const cells = [...document.querySelectorAll<HTMLInputElement>(`[data-cell="${column}"]`)]
   const next = cells[cells.findIndex((one) => one === cell) + by_rows]
@@ -370,15 +370,9 @@ tfoot td {
 .cell.bad {
   border-color: var(--stop);
 }
-select.cell {
-  min-width: 88px;
-  padding-right: 18px;
-  appearance: none;
-  background:
-    linear-gradient(45deg, transparent 50%, var(--soft) 50%) calc(100% - 11px) 10px / 4px 4px
-      no-repeat,
-    linear-gradient(135deg, var(--soft) 50%, transparent 50%) calc(100% - 7px) 10px / 4px 4px
-      no-repeat;
+button.cell,
+.from .el-select {
+  min-width: 96px;
 }
 .from {
   display: flex;
@@ -394,8 +388,22 @@ select.cell {
   gap: 4px;
   align-items: center;
 }
+/* As the boxes of all other forms look, without a component for each of hundreds. */
 input[type='checkbox'] {
-  accent-color: var(--pick);
+  width: 14px;
+  height: 14px;
+  margin: 0;
+  border: 1px solid var(--soft);
+  border-radius: 2px;
+  appearance: none;
+  background: var(--card) center / 10px no-repeat;
+  vertical-align: middle;
+  cursor: pointer;
+}
+input[type='checkbox']:checked {
+  border-color: var(--pick);
+  background-color: var(--pick);
+  box-shadow: inset 0 0 0 3px var(--card);
 }
 .where {
   color: var(--soft);
@@ -410,7 +418,7 @@ input[type='checkbox'] {
   .cell.name {
     min-width: 0;
   }
-  .from select {
+  .from button {
     display: none;
   }
 }
