@@ -1,6 +1,6 @@
 """Findings with one cause, told as one: the worst first, and of those what moves the least."""
 
-from collections.abc import Hashable, Mapping, Sequence
+from collections.abc import Hashable, Mapping, Sequence, Set
 
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.said import Said
@@ -31,12 +31,14 @@ def cards(ev: Evaluated, findings: Sequence[Finding]) -> list[Card]:
     """One card for each cause of the findings that nobody lives with; of more than a dozen, those
     about one thing and as bad go together."""
     rules = {rule.code: rule for _, rule in registry.rules()}
+    # Told by their code: those of several alike, and those that others follow from.
+    by_code = {one.code for one in rules.values() if one.many} | {r.under for r in rules.values()}
     groups: dict[Hashable, list[Finding]] = {}
     open_ones = [one for one in findings if one.accepted is None]
     there = {one.code for one in open_ones}
     for one in open_ones:
         cause = rules[one.code].under
-        key = cause if cause in there else _cause(ev, one, rules)
+        key = cause if cause in there else _cause(ev, one, by_code)
         groups.setdefault(key, []).append(one)
     told = [_card(_led(group, rules), rules) for group in groups.values()]
     told = _at_most_a_dozen(told, {one.key: one for one in open_ones})
@@ -48,8 +50,8 @@ def _led(group: list[Finding], rules: Mapping[str, Rule]) -> list[Finding]:
     return sorted(group, key=lambda one: (-RANK[one.verdict], bool(rules[one.code].under)))
 
 
-def _cause(ev: Evaluated, one: Finding, rules: Mapping[str, Rule]) -> Hashable:
-    if rules[one.code].many or any(rule.under == one.code for rule in rules.values()):
+def _cause(ev: Evaluated, one: Finding, by_code: Set[str]) -> Hashable:
+    if one.code in by_code:
         return one.code
     if one.topic == _MOVED_TOGETHER and one.thing_id in ev.setup.places:
         return one.topic, ev.rigged.placing.root(one.thing_id)
@@ -74,12 +76,13 @@ def _at_most_a_dozen(told: list[Card], by_key: Mapping[str, Finding]) -> list[Ca
             alike: dict[tuple[str, str], list[Card]] = {}
             for card in told:
                 worst = by_key[card.keys[0]]
-                if card.title == worst.title or not lone:
+                if card.title is worst.title or not lone:
                     alike.setdefault((worst.topic, card.verdict), []).append(card)
             most = max(alike.values(), key=len, default=[])
             if len(most) < 2:
                 break
-            told = [*(card for card in told if card not in most), _together(most, by_key)]
+            gone = {id(card) for card in most}  # to compare cards takes longer than all else here
+            told = [*(card for card in told if id(card) not in gone), _together(most, by_key)]
     return told
 
 
