@@ -3,7 +3,7 @@
 import pytest
 
 from neat_hull.files.demo import demo_setups
-from neat_hull.whole.evaluate import evaluate
+from neat_hull.whole.evaluate import evaluate, evaluated
 from neat_hull.whole.sums import ASHORE, gear_sums
 
 SETUP = demo_setups()[0]
@@ -11,7 +11,7 @@ SETUP = demo_setups()[0]
 
 @pytest.mark.parametrize("by", ["place", "kind"])
 def test_groups_add_up_to_the_whole(by: str) -> None:
-    *groups, whole = gear_sums(SETUP, "kind" if by == "kind" else "place")
+    *groups, whole = gear_sums(evaluated(SETUP), "kind" if by == "kind" else "place")
     assert whole.name == ""
     assert all(group.name and group.count for group in groups)
     for figure in ("count", "mass_kg", "spent", "planned"):
@@ -21,7 +21,7 @@ def test_groups_add_up_to_the_whole(by: str) -> None:
 
 
 def test_places_run_bow_to_stern_and_what_is_ashore_comes_last() -> None:
-    *groups, _ = gear_sums(SETUP, "place")
+    *groups, _ = gear_sums(evaluated(SETUP), "place")
     rows = evaluate(SETUP).aboard
     middle = {
         group.name: sum(x) / len(x)

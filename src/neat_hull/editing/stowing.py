@@ -111,6 +111,13 @@ class _Deck:
             for side in (first, -first)
         ]  # fmt: skip
 
+    def open_crates(self) -> Iterator[tuple[int, tuple[float, float, float]]]:
+        """What stands aboard open and measured, with its inner size."""
+        for thing_id, thing in self.things.items():
+            room = thing.inner_m
+            if room is not None and thing.opens == "open" and thing_id in self.places:
+                yield thing_id, room
+
     def emptier(self, x_m: float, within_m: float) -> int:
         """The side with less on it about there: port, 1, where they are alike."""
         port = sum(1 if y > 0 else -1 for x, y, *_ in self.taken if abs(x - x_m) < within_m)
@@ -200,10 +207,7 @@ def _rod_deck(deck: _Deck, _: int, thing: Thing) -> Place | None:
 def _crate(deck: _Deck, thing_id: int, thing: Thing) -> Place | None:
     """In the first open crate that has room on its floor, or on what lies there; else behind."""
     along, across = footprint_m(thing, 0.0)
-    for crate_id, crate in deck.things.items():
-        room = crate.inner_m
-        if room is None or crate.opens != "open" or crate_id not in deck.places:
-            continue
+    for crate_id, room in deck.open_crates():
         turned = along > room[0] and across <= room[0] and along <= room[1]
         long, wide = (across, along) if turned else (along, across)
         if long > room[0] or wide > room[1] or thing.height_m > room[2]:
@@ -230,12 +234,10 @@ def _behind_seat(deck: _Deck, _: int, thing: Thing) -> Place | None:
 
 def _in_reach_behind(deck: _Deck, thing_id: int, thing: Thing) -> Place | None:
     """Standing in a corner of the crate, leaning aft; without one, along the side deck."""
-    for crate_id, crate in deck.things.items():
-        room = crate.inner_m
-        if room is not None and crate.opens == "open" and crate_id in deck.places:
-            corner = (_IN_CRATE * room[0] / 2, _IN_CRATE * room[1] / 2)
-            return _place(-corner[0], corner[1], OnThing(thing=crate_id, where="in"),
-                          turn_deg=180.0, tilt_deg=_LEANING_DEG)  # fmt: skip
+    for crate_id, room in deck.open_crates():
+        corner = (_IN_CRATE * room[0] / 2, _IN_CRATE * room[1] / 2)
+        return _place(-corner[0], corner[1], OnThing(thing=crate_id, where="in"),
+                      turn_deg=180.0, tilt_deg=_LEANING_DEG)  # fmt: skip
     return _side_deck(deck, thing_id, thing)
 
 

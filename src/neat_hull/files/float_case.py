@@ -5,7 +5,7 @@ from pathlib import Path
 
 from pydantic import ValidationError
 
-from neat_hull.errors import InputError
+from neat_hull.files.reading import read_file
 from neat_hull.model.base import input_errors
 from neat_hull.model.float_case import FloatCase
 
@@ -14,12 +14,7 @@ MOST_BYTES = 16 * 1024 * 1024  # thousands of stations; more is a mistake
 
 def read_float_case(path: Path) -> FloatCase:
     """Read a case. Raises InputError naming the field, or the file when it cannot be read."""
-    try:
-        if path.stat().st_size > MOST_BYTES:
-            raise InputError("", str(path), f"is larger than {MOST_BYTES // 2**20} MB")
-        text = path.read_bytes()
-    except OSError as error:
-        raise InputError("", str(path), f"cannot be read: {error.strerror}") from error
+    text = read_file(path, MOST_BYTES)
     try:
         return FloatCase.model_validate_json(text.removeprefix(codecs.BOM_UTF8))
     except ValidationError as error:

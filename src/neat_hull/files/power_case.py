@@ -7,6 +7,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from neat_hull.errors import InputError
+from neat_hull.files.reading import read_file
 from neat_hull.model.base import input_errors
 from neat_hull.model.power_case import PowerCase
 
@@ -15,13 +16,9 @@ MOST_BYTES = 16 * 1024 * 1024
 
 def read_power_case(path: Path) -> PowerCase:
     """Read a case. Raises InputError naming the field, or the file when it cannot be read."""
+    text = read_file(path, MOST_BYTES)
     try:
-        if path.stat().st_size > MOST_BYTES:
-            raise InputError("", str(path), f"is larger than {MOST_BYTES // 2**20} MB")
-        text = path.read_bytes().decode("utf-8-sig")
-        data = json.loads(text)
-    except OSError as error:
-        raise InputError("", str(path), f"cannot be read: {error.strerror}") from error
+        data = json.loads(text.decode("utf-8-sig"))
     except (ValueError, RecursionError) as error:
         raise InputError("", str(path), f"is not JSON: {error}") from error
     try:

@@ -1,5 +1,8 @@
 """The words for places on the boat, bow to stern, as people say them at the ramp."""
 
+from collections.abc import Iterable
+
+from neat_hull.model.reach import Aboard
 from neat_hull.model.said import capital
 from neat_hull.model.setup import SeatPlace
 from neat_hull.physics.hull.shape import Hull
@@ -26,3 +29,11 @@ def whereabouts(hull: Hull, seat: SeatPlace, x_m: float, y_m: float) -> str:
     if x_m >= seat.brace_x_m:
         return "Foredeck"
     return "Between the legs" if abs(y_m) <= _LEGS_HALF_M else "Beside the legs"
+
+
+def bow_to_stern(rows: Iterable[Aboard]) -> list[str]:
+    """The parts of the boat that things are in, by where the things of each are on the mean."""
+    spots: dict[str, list[float]] = {}
+    for row in rows:
+        spots.setdefault(row.where, []).append(row.x_m)
+    return sorted(spots, key=lambda where: -sum(spots[where]) / len(spots[where]))

@@ -9,6 +9,7 @@ from neat_hull.model.figures import Figures
 from neat_hull.model.reach import Aboard
 from neat_hull.model.said import HowKind, Verdict
 from neat_hull.model.setup import Setup
+from neat_hull.rig.whereabouts import bow_to_stern
 from neat_hull.whole.advice.best import changed
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluate
@@ -159,11 +160,7 @@ _FIGURES: tuple[_Row, ...] = (
 def _weights(columns: list[_Column]) -> list[WhereRow]:
     """By the part of the boat that each thing is in, what it holds with it."""
     found = []
-    spots: dict[str, list[float]] = {}
-    for column in columns:
-        for row in column.figures.aboard:
-            spots.setdefault(row.where, []).append(row.x_m)
-    for where in sorted(spots, key=lambda one: -sum(spots[one]) / len(spots[one])):
+    for where in bow_to_stern(row for column in columns for row in column.figures.aboard):
         mass = [
             sum(
                 column.setup.things[row.thing_id].mass_now_kg

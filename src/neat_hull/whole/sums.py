@@ -4,37 +4,35 @@ from collections.abc import Callable, Iterable
 from typing import Literal
 
 from neat_hull.model.load import GearSum
-from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
-from neat_hull.whole.evaluate import evaluate
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.whereabouts import bow_to_stern
+from neat_hull.subjects.reach.figures import aboard
 
 GroupBy = Literal["place", "kind"]
 ASHORE = "Ashore"
 
 
-def gear_sums(setup: Setup, by: GroupBy) -> list[GearSum]:
+def gear_sums(ev: Evaluated, by: GroupBy) -> list[GearSum]:
     """Groups with their sums: places bow to stern and what is ashore last, kinds by their names;
     the last row is all of it, called by an empty name."""
-    group, order = _by_kind(setup) if by == "kind" else _by_place(setup)
+    things = ev.setup.things
+    group, order = _by_kind(ev) if by == "kind" else _by_place(ev)
     found: dict[str, list[Thing]] = {name: [] for name in order}
-    for thing_id, thing in setup.things.items():
+    for thing_id, thing in things.items():
         found[group(thing_id)].append(thing)
-    return [_sum(name, things) for name, things in found.items() if things] + [
-        _sum("", setup.things.values())
-    ]
+    rows = [_sum(name, these) for name, these in found.items() if these]
+    return [*rows, _sum("", things.values())]
 
 
-def _by_kind(setup: Setup) -> tuple[Callable[[int], str], Iterable[str]]:
-    return lambda i: setup.things[i].kind, sorted({one.kind for one in setup.things.values()})
+def _by_kind(ev: Evaluated) -> tuple[Callable[[int], str], Iterable[str]]:
+    things = ev.setup.things
+    return lambda i: things[i].kind, sorted({one.kind for one in things.values()})
 
 
-def _by_place(setup: Setup) -> tuple[Callable[[int], str], Iterable[str]]:
-    rows = {row.thing_id: row for row in evaluate(setup, judged=False).aboard}
-    spots: dict[str, list[float]] = {}
-    for row in rows.values():
-        spots.setdefault(row.where, []).append(row.x_m)
-    order = sorted(spots, key=lambda where: -sum(spots[where]) / len(spots[where]))
-    return lambda i: rows[i].where if i in rows else ASHORE, [*order, ASHORE]
+def _by_place(ev: Evaluated) -> tuple[Callable[[int], str], Iterable[str]]:
+    where = {row.thing_id: row.where for row in ev.once(aboard)}
+    return lambda i: where.get(i, ASHORE), [*bow_to_stern(ev.once(aboard)), ASHORE]
 
 
 def _sum(name: str, things: Iterable[Thing]) -> GearSum:
