@@ -108,9 +108,8 @@ def answer(request: Request, error: Exception) -> JSONResponse:
     elif isinstance(error, InputError):
         fields = [error]
     current = error.current if isinstance(error, ConflictError) else None
-    bounded = bool(error.args) and isinstance(error.args[0], Bounded)
-    units = _units(request)
-    detail = _said(error.args[0], units) if bounded else str(error)
+    units, why = _units(request), next(iter(error.args), None)
+    detail = _said(why, units) if isinstance(why, Bounded) else str(error)
     return problem(status, title, detail, fields, current, units)
 
 

@@ -88,6 +88,15 @@ async function apply(): Promise<void> {
   await nextTick()
   opened.value = null
 }
+/** The list of suggestions, wherever it stands: for the whole boat or under its finding. */
+const offered = computed(() => ({
+  suggestions: suggestions.value,
+  tried: tried.value,
+  units: look.units,
+  onTry: advice.tryOut,
+  onApply: apply,
+  onDrop: advice.drop,
+}))
 const print = () => window.print()
 // On paper each finding stands with its reasons.
 const onPaper = ref(false)
@@ -147,15 +156,7 @@ defineExpose({ tryTop, drop })
       Looking over the whole boat…
     </p>
     <p v-if="about === WHOLE && told" class="soft" role="status">{{ told }}</p>
-    <SuggestionList
-      v-if="about === WHOLE && suggestions.length"
-      :suggestions="suggestions"
-      :tried="tried"
-      :units="look.units"
-      @try="advice.tryOut"
-      @apply="apply"
-      @drop="advice.drop"
-    />
+    <SuggestionList v-if="about === WHOLE && suggestions.length" v-bind="offered" />
     <p v-if="!open.length" class="fine clean">
       <VerdictMark verdict="fine" bare /> No findings. That does not make it safe: try it in warm
       shallow water near shore, with help.
@@ -189,15 +190,7 @@ defineExpose({ tryTop, drop })
             >
               <template v-if="about === one.key">
                 <p v-if="told" class="soft told" role="status">{{ told }}</p>
-                <SuggestionList
-                  v-if="suggestions.length"
-                  :suggestions="suggestions"
-                  :tried="tried"
-                  :units="look.units"
-                  @try="advice.tryOut"
-                  @apply="apply"
-                  @drop="advice.drop"
-                />
+                <SuggestionList v-if="suggestions.length" v-bind="offered" />
               </template>
             </FindingCard>
           </component>
