@@ -1,5 +1,7 @@
 """Setups for judging: the clean demo, and how to spoil it a little."""
 
+from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Any
 
 from tests.places import otherwise
@@ -60,3 +62,17 @@ def limit(setup: Setup, key: LimitKey, fine: float, watch: float | None = None) 
 def found(setup: Setup, code: str) -> list[Finding]:
     """Findings of one rule."""
     return [one for one in evaluate(setup).findings if one.code == code]
+
+
+@dataclass(frozen=True)
+class Case:
+    """One rule, tripped and just not."""
+
+    code: str
+    trips: Callable[[], Setup]
+    twin: Callable[[], Setup]
+
+
+def case(code: str, trips: Callable[[], Setup], twin: Callable[[], Setup]) -> Case:
+    """A row of the table."""
+    return Case(code, trips, twin)

@@ -55,6 +55,8 @@ PLANNED = {
         "on-the-remount-side Pliers and grip",
         "on-the-remount-side Port rod holder",
         "on-the-remount-side Port rod",
+        "power-fuse-far 7-inch screen",
+        "power-among-legs 7-inch screen",
     },
     "watch": {
         "a-demand-past-its-margin",
@@ -68,6 +70,7 @@ PLANNED = {
         "too-far-for-its-use Tackle crate",
         "on-the-fight-side Starboard rod",
         "rods-knock Spare rod, Flag and light",
+        "power-hangs-free Flag and light",
     },
 }  # what the comments of the demo's file promise
 

@@ -30,7 +30,7 @@ def test_what_one_move_clears_is_one_cause() -> None:
     told = evaluate(demo_setups()[0])
     screen, holder, rod = 6, 22, 7
     about = {one.key: one.thing_id for one in told.findings}
-    screens = [card for card in told.cards if screen in {about[k] for k in card.keys}]
+    screens = [card for card in told.cards if f"in-the-pedals:{screen}" in card.keys]
     assert len(screens) == 1 < len(screens[0].keys)
     assert screens[0].thing_id == screen
     assert [{holder, rod} <= {about[k] for k in card.keys} for card in told.cards].count(True) == 1

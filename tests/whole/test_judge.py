@@ -1,8 +1,5 @@
 """Every rule: a setup that trips it, and a twin just inside its limit that does not."""
 
-from collections.abc import Callable
-from dataclasses import dataclass
-
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -32,7 +29,9 @@ from tests.judged import (
     TRAY,
     WATER,
     WHISTLE,
+    Case,
     boat,
+    case,
     found,
     judged,
     known,
@@ -41,6 +40,7 @@ from tests.judged import (
     without,
 )
 from tests.places import on
+from tests.subjects.power import wirings
 
 from neat_hull.model.boat import Cleat
 from neat_hull.model.judging import Accepted, Hand, Judging, LimitKey, Waters
@@ -122,20 +122,6 @@ def moved_limit(key: LimitKey, code: str, base: Setup) -> tuple[Setup, Setup]:
     assert figure is not None
     hair = 1e-6 if levels.rising else -1e-6
     return limit(base, key, figure.value + hair), limit(base, key, figure.value)
-
-
-@dataclass(frozen=True)
-class Case:
-    """One rule, tripped and just not."""
-
-    code: str
-    trips: Callable[[], Setup]
-    twin: Callable[[], Setup]
-
-
-def case(code: str, trips: Callable[[], Setup], twin: Callable[[], Setup]) -> Case:
-    """A row of the table."""
-    return Case(code, trips, twin)
 
 
 def by_limit(code: str, key: LimitKey, base: Setup) -> Case:
@@ -228,6 +214,7 @@ CASES = [
     case("no-spare-paddle", lambda: judged(CLEAN, waters="river"), lambda: CLEAN),
     case("no-means-to-call", lambda: judged(without(CLEAN, PHONE), waters="river"),
          lambda: judged(CLEAN, waters="river")),
+    *wirings.CASES,
 ]  # fmt: skip
 
 

@@ -5,7 +5,7 @@ from typing import Annotated, Any, TypeVar
 from weakref import WeakValueDictionary
 
 from fastapi import APIRouter, Path, Query, Request
-from pydantic import Field
+from pydantic import Field, JsonValue
 from starlette.concurrency import iterate_in_threadpool, run_in_threadpool
 from starlette.exceptions import HTTPException
 from starlette.responses import StreamingResponse
@@ -15,6 +15,7 @@ from neat_hull.api.aside import ASIDE, Asked
 from neat_hull.api.changes import apply_step
 from neat_hull.api.hanging_up import StreamedAnswer, ends_with, hang_up
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
+from neat_hull.editing.edits import patched_setup
 from neat_hull.editing.putting import placed
 from neat_hull.editing.steps import elsewhere_of, setup_row
 from neat_hull.editing.trial import Trial, TrialPlace
@@ -36,11 +37,13 @@ class AdviceTrial(Trial):
 
 
 class MovesChange(Seen):
-    """A suggestion taken: places and the seat as one step, by the words it was told in."""
+    """A suggestion taken: places, the seat, and fields of the setup as a merge patch, as one step
+    by the words it was told in."""
 
     words: str = Field(min_length=1, max_length=160)
     places: list[TrialPlace] = Field(default=[], max_length=1000)
     seat: SeatPlace | None = None
+    fields: dict[str, JsonValue] = Field(default={})
 
 
 class Standing(Model):
@@ -148,7 +151,7 @@ def take_moves(setup_id: SetupId, body: MovesChange, db: Db) -> SetupState:
     """Take a suggestion: one step of the history."""
     setup = load_setup(db, setup_id).setup
     step = placed(setup, body.places)
-    if body.seat is not None:
-        seated = setup.model_copy(update={"seat": body.seat})
-        step.append(setup_row(setup_id, seated))
+    if body.seat is not None or body.fields:
+        seated = setup.model_copy(update={"seat": body.seat or setup.seat})
+        step.append(setup_row(setup_id, patched_setup(seated, body.fields)))
     return apply_step(db, setup_id, body.revision, f"Try: {body.words}", step, "place")

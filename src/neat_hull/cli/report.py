@@ -52,6 +52,13 @@ _UNIT: dict[HowKind, tuple[float, str, int]] = {
     "price": (1.0, "", 0),
     "warmth": (1.0, "\u00a0°C", 0),
     "volume": (1000.0, "\u00a0L", 1),
+    "voltage": (1.0, "\u00a0V", 2),
+    "current": (1.0, "\u00a0A", 1),
+    "power": (1.0, "\u00a0W", 1),
+    "resistance": (1000.0, "\u00a0mΩ", 1),
+    "charge": (1.0, "\u00a0Ah", 1),
+    "work": (1.0, "\u00a0Wh", 0),
+    "hours": (1.0, "\u00a0h", 1),
 }
 
 

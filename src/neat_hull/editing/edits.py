@@ -78,6 +78,11 @@ def _one(
     return setup, [setup_row(stored.setup_id, setup)]
 
 
+def patched_setup(setup: Setup, fields: dict[str, JsonValue]) -> Setup:
+    """A setup with fields put in that are not edited by themselves. Raises InputErrors."""
+    return _patched(setup, Edit(what="setup", fields=fields), without=_APART)
+
+
 def _place(setup: Setup, edit: Edit) -> tuple[Setup, list[Change]]:
     key = _id(edit)
     thing_of(setup, key)
@@ -181,4 +186,8 @@ def _label(before: Setup, after: Setup, edits: Sequence[Edit]) -> str:
     return f"{verb} {name}{more}"
 
 
-_SETUP_LABEL = {"demands": "Set the situations", "judging": "Set the limits"}
+_SETUP_LABEL = {
+    "demands": "Set the situations",
+    "judging": "Set the limits",
+    "power": "Change the wiring",
+}

@@ -7,6 +7,7 @@ from typing import Any
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.judging import Judging
+from neat_hull.model.power import Power
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 
@@ -33,6 +34,7 @@ def demo_setups() -> list[Setup]:
             things=things,
             demands=DemandNumbers(**row.get("demands", {})),
             judging=Judging(**row.get("judging", {})),
+            power=_power(row, ids),
             water_temp_c=row.get("water_temp_c"),
             places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},
         )
@@ -45,6 +47,21 @@ def demo_setups() -> list[Setup]:
 
 def _boat(row: Any) -> Boat:
     return Boat.model_validate({"hull_lcg_m": None, "hull_vcg_m": None} | row)
+
+
+def _power(row: Any, ids: dict[str, int]) -> Power:
+    return Power.model_validate(
+        {
+            "conductors": {
+                key: wire | {"start": ids[wire["start"]], "end": ids[wire["end"]]}
+                for key, wire in enumerate(row.get("wires", []), start=1)
+            },
+            "chargers": {
+                name: charger | {"battery": ids[charger["battery"]]}
+                for name, charger in row.get("chargers", {}).items()
+            },
+        }
+    )
 
 
 def _place(row: Any, ids: dict[str, int]) -> Place:

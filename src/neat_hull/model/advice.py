@@ -2,13 +2,15 @@
 
 from typing import Literal
 
+from pydantic import JsonValue
+
 from neat_hull.model.base import Answer
 from neat_hull.model.findings import Finding
 from neat_hull.model.said import Said
 from neat_hull.model.setup import Place, SeatPlace
 
 MoveKind = Literal[
-    "slide", "place", "into", "mirror", "swap", "turn", "seat", "wear", "along", "ashore"
+    "slide", "place", "into", "mirror", "swap", "turn", "seat", "wear", "along", "ashore", "rewire"
 ]
 
 
@@ -34,13 +36,15 @@ class Brief(Answer):
 class Suggestion(Answer):
     """One move: what changes, figures before and after, findings it clears and causes.
 
-    clears says whether the finding it was asked for is gone. left is that finding afterwards.
+    fields are what changes of the setup besides, as a merge patch. clears says whether the finding
+    it was asked for is gone. left is that finding afterwards.
     """
 
     kind: MoveKind
     words: Said
     places: list[Placed]
     seat: SeatPlace | None
+    fields: dict[str, JsonValue]
     clears: bool
     left: Finding | None
     before: Brief

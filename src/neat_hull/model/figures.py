@@ -7,6 +7,7 @@ from neat_hull.model.base import Answer
 from neat_hull.model.evidence import Bands
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.load import Weight
+from neat_hull.model.power_figures import PowerFigures
 from neat_hull.model.reach import Aboard
 from neat_hull.model.room import Clash
 
@@ -29,5 +30,6 @@ class Figures(Answer):
     aboard: list[Aboard]
     clashes: list[Clash]
     bands: Bands | None
+    power: PowerFigures | None
     findings: list[Finding]
     cards: list[Card]

@@ -23,6 +23,13 @@ HowKind = Literal[
     "count",
     "price",
     "warmth",
+    "voltage",
+    "current",
+    "power",
+    "resistance",
+    "charge",
+    "work",
+    "hours",
 ]
 
 

@@ -7,6 +7,7 @@ from pydantic import create_model
 from neat_hull.model.base import Model
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.judging import Judging
+from neat_hull.model.power import Power
 
 
 class Sections(Model):
@@ -14,6 +15,7 @@ class Sections(Model):
 
     demands: DemandNumbers = DemandNumbers()
     judging: Judging = Judging()
+    power: Power = Power()
 
 
 if TYPE_CHECKING:

@@ -10,6 +10,7 @@ from pydantic import Field
 
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Evidence
+from neat_hull.model.power import Battery, Draw, FuseBlock
 
 Kind = Literal[
     "rod",
@@ -110,12 +111,6 @@ class Downrigger(Model):
     ball_kg: float | None = Field(default=None, gt=0, le=30)
 
 
-class Battery(Model):
-    """It feeds the electrics."""
-
-    capacity_ah: float | None = Field(default=None, gt=0, le=1000)
-
-
 class Care(Model):
     """What harms it."""
 
@@ -163,6 +158,8 @@ class Thing(Model):
     drogue: Drogue | None = None
     downrigger: Downrigger | None = None
     battery: Battery | None = None
+    draw: Draw | None = None
+    fuse: FuseBlock | None = None
     care: Care | None = None
 
     @property

@@ -1,12 +1,16 @@
 """What a subject exports: one record, and nothing else of it is named outside."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field
 from typing import Any
 
+from pydantic import JsonValue
+
+from neat_hull.model.base import Model
 from neat_hull.model.columns import Column
 from neat_hull.model.findings import Finding
 from neat_hull.model.how import How
+from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import Levels
 from neat_hull.rig.rules import Rule
@@ -30,12 +34,23 @@ class Tries:
 
 
 @dataclass(frozen=True, eq=False)
+class Work:
+    """Something to do to what a subject keeps in the setup: in words, the sections as they would
+    be, and the fields that change, as a merge patch of the setup."""
+
+    words: Said
+    sections: Mapping[str, Model]
+    fields: Mapping[str, JsonValue]
+
+
+@dataclass(frozen=True, eq=False)
 class Subject:
     """A subject by name.
 
     section: the key of what it keeps in a setup, see `model.sections`; None where it keeps nothing.
     live: its part of the live answer, by the key it has there. rules: in the order they are asked.
-    limits: its rows of the table. moves: what could be tried for a finding of its rules. how: how
+    limits: its rows of the table. moves: what could be tried for a finding of its rules, works what
+    could be changed of its section. how: how
     a figure came about, by the figure's name. columns: its part of a table of gear.
     """
 
@@ -45,6 +60,7 @@ class Subject:
     rules: tuple[Rule, ...] = ()
     limits: Mapping[str, Levels] = field(default_factory=dict)
     moves: Callable[[Evaluated, Finding], Tries] | None = None
+    works: Callable[[Evaluated, Finding], Iterable[Work]] | None = None
     how: Mapping[str, Callable[[Evaluated], How]] = field(default_factory=dict)
     columns: tuple[Column, ...] = ()
 

@@ -21,6 +21,7 @@ _ABOUT = {
     "basics": "{} basics are missing",
     "evidence": "{} findings about what is not known",
     "anchor": "{} findings about the anchor",
+    "power": "{} findings about the electrics",
     "": "{} more findings",
 }
 # What is in the way of something is so with all that rides on the same foot: one move clears it.

@@ -22,6 +22,7 @@ from tests.judged import (
 )
 from tests.places import on
 
+from neat_hull.editing.edits import patched_setup
 from neat_hull.errors import InputError
 from neat_hull.model.advice import Placed, Suggestion
 from neat_hull.model.figures import Figures
@@ -43,7 +44,8 @@ from neat_hull.whole.evaluate import evaluate, evaluated
 
 def done(setup: Setup, one: Suggestion) -> Setup:
     """The setup with a suggestion taken."""
-    return moved(setup, one.places).model_copy(update={"seat": one.seat or setup.seat})
+    now = moved(setup, one.places).model_copy(update={"seat": one.seat or setup.seat})
+    return patched_setup(now, one.fields)
 
 
 def moved(setup: Setup, places: list[Placed]) -> Setup:

@@ -852,6 +852,67 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/power": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Power
+         * @description The day as a chart, loads by phase, both supplies and a shopping list, of a trial; computes
+         *     and stores nothing.
+         */
+        post: operations["power"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/power/shopping.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shopping
+         * @description What to buy for the wiring, a row each; lengths in m.
+         */
+        get: operations["shopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/power/wire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Wire
+         * @description A wire between two things aboard as one would lay it; stores nothing.
+         */
+        post: operations["wire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/preview": {
         parameters: {
             query?: never;
@@ -1322,6 +1383,7 @@ export interface components {
             places: components["schemas"]["TrialPlace"][];
             /** Posture */
             posture?: ("sits" | "stands") | null;
+            power?: components["schemas"]["Power"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -1390,7 +1452,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Value */
             value: number;
         };
@@ -1494,6 +1556,16 @@ export interface components {
             places: components["schemas"]["Placed"][];
             /** Proved */
             proved: boolean;
+        };
+        /**
+         * Ashore
+         * @description How a battery gets to its charger: the steps, and how many of them.
+         */
+        Ashore: {
+            /** Steps */
+            steps: components["schemas"]["UnplugStep"][];
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * AssumedMeasures
@@ -1610,12 +1682,128 @@ export interface components {
             weigh_first: components["schemas"]["WeighFirst"][];
         };
         /**
+         * Bank
+         * @description Batteries in parallel, their leads joined at the thing `bus`, or at their posts.
+         */
+        Bank: {
+            /** Batteries */
+            batteries: number[];
+            /** Bus */
+            bus?: number | null;
+        };
+        /**
+         * BankFigure
+         * @description Batteries in parallel, or one: what is left of their usable charge at the day's end.
+         *
+         *     band_share is ± of the hours that it lasts, as a share of them. down_h is when it goes dark.
+         */
+        BankFigure: {
+            /** Band Share */
+            band_share: number;
+            /** Batteries */
+            batteries: number[];
+            /** Down H */
+            down_h: number | null;
+            /** Least V */
+            least_v: number | null;
+            /** Left Share */
+            left_share: number | null;
+            /** Name */
+            name: string;
+            /** Usable Wh */
+            usable_wh: number;
+            /** Used Wh */
+            used_wh: number | null;
+        };
+        /**
          * Battery
-         * @description It feeds the electrics.
+         * @description It feeds the electrics. capacity_ah null: typical of its weight; rated over rated_hours.
+         *
+         *     A label may say another capacity besides, second_ah over second_hours. series counts blocks of
+         *     12 V in it; resistance_ohm is that of the whole battery, full and warm.
          */
         Battery: {
             /** Capacity Ah */
             capacity_ah?: number | null;
+            /**
+             * Chemistry
+             * @default lead_acid
+             * @enum {string}
+             */
+            chemistry: "lead_acid" | "lifepo4" | "li_ion";
+            /** Cut Off V */
+            cut_off_v?: number | null;
+            /**
+             * Evidence
+             * @default guess
+             * @enum {string}
+             */
+            evidence: "measured" | "label" | "guess";
+            /**
+             * Health Share
+             * @default 1
+             */
+            health_share: number;
+            /** Max Charge A */
+            max_charge_a?: number | null;
+            /** Max Discharge A */
+            max_discharge_a?: number | null;
+            /** Measured On */
+            measured_on?: string | null;
+            /** Rated Hours */
+            rated_hours?: number | null;
+            /** Resistance Ohm */
+            resistance_ohm?: number | null;
+            /** Second Ah */
+            second_ah?: number | null;
+            /** Second Hours */
+            second_hours?: number | null;
+            /**
+             * Series
+             * @default 1
+             */
+            series: number;
+            /** Usable Share */
+            usable_share?: number | null;
+        };
+        /**
+         * BatteryFigure
+         * @description A battery: what is typical of it where nobody says, and what of it can be used.
+         */
+        BatteryFigure: {
+            /** Bank */
+            bank: string;
+            /** Capacity Ah */
+            capacity_ah: number;
+            /**
+             * Chemistry
+             * @enum {string}
+             */
+            chemistry: "lead_acid" | "lifepo4" | "li_ion";
+            /** End Soc */
+            end_soc: number | null;
+            /** Max A */
+            max_a: number | null;
+            /** Off H */
+            off_h: number | null;
+            /** Resistance Ohm */
+            resistance_ohm: number;
+            /** Thing Id */
+            thing_id: number;
+            /** Usable Wh */
+            usable_wh: number;
+            /** Wh Per Kg */
+            wh_per_kg: number;
+        };
+        /**
+         * BatteryLine
+         * @description How full a battery is at each of the chart's hours.
+         */
+        BatteryLine: {
+            /** Soc */
+            soc: number[];
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * Between
@@ -1753,6 +1941,22 @@ export interface components {
             watches: number;
         };
         /**
+         * BuyRow
+         * @description A line of the shopping list: what, of which size, how much; length_m for what is cut.
+         */
+        BuyRow: {
+            /** Count */
+            count: number | null;
+            /** Length M */
+            length_m: number | null;
+            /** Note */
+            note: string;
+            /** Size */
+            size: string;
+            /** What */
+            what: string;
+        };
+        /**
          * Calibration
          * @description The tests made on a boat; null where none was made.
          */
@@ -1818,6 +2022,40 @@ export interface components {
              * @default true
              */
             wants_dry: boolean;
+        };
+        /**
+         * Charger
+         * @description What charges a battery ashore.
+         */
+        Charger: {
+            /** Amps */
+            amps: number;
+            /**
+             * Around C
+             * @default 20
+             */
+            around_c: number;
+            /** Battery */
+            battery: number;
+            /**
+             * Chemistry
+             * @enum {string}
+             */
+            chemistry: "lead_acid" | "lifepo4" | "li_ion";
+        };
+        /**
+         * Charging
+         * @description A charger and its battery: what it gives, and how long until full after the day.
+         */
+        Charging: {
+            /** Amps */
+            amps: number;
+            /** Hours */
+            hours: number;
+            /** Name */
+            name: string;
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * Clash
@@ -1938,6 +2176,106 @@ export interface components {
             weights: components["schemas"]["WhereRow"][];
         };
         /**
+         * Conductor
+         * @description A wire from thing to thing, out and back: from the battery's side to the device's.
+         *
+         *     One of awg and area_mm2 says how thick. length_m null: as its route has it. joints_ohm null:
+         *     typical of that many joints and disconnects. fuse_at_m is how much wire lies before the fuse.
+         */
+        Conductor: {
+            /** Area Mm2 */
+            area_mm2?: number | null;
+            /** Awg */
+            awg?: (24 | 22 | 20 | 18 | 16 | 14 | 12 | 10 | 8 | 6 | 4 | 2 | 1 | 0) | null;
+            /**
+             * Bundled
+             * @default 1
+             */
+            bundled: number;
+            /**
+             * Disconnects
+             * @default 0
+             */
+            disconnects: number;
+            /** End */
+            end: number;
+            /** Fuse A */
+            fuse_a?: number | null;
+            /**
+             * Fuse At M
+             * @default 0.1
+             */
+            fuse_at_m: number;
+            /**
+             * Insulation C
+             * @default 105
+             * @enum {integer}
+             */
+            insulation_c: 60 | 75 | 90 | 105;
+            /**
+             * Joints
+             * @default 2
+             */
+            joints: number;
+            /** Joints Ohm */
+            joints_ohm?: number | null;
+            /** Length M */
+            length_m?: number | null;
+            /**
+             * Loom
+             * @default false
+             */
+            loom: boolean;
+            /**
+             * Points
+             * @default []
+             */
+            points: components["schemas"]["RoutePoint"][];
+            /** Start */
+            start: number;
+        };
+        /**
+         * ConductorFigure
+         * @description A wire as it lies. points run from post to device in boat coordinates, m.
+         *
+         *     full_a is all that hangs on it at full; drop_v what it loses then, drop_share of the bank's
+         *     nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it. verdict is the
+         *     worst that is found of it.
+         */
+        ConductorFigure: {
+            /** Ampacity A */
+            ampacity_a: number;
+            /** Copper Kg */
+            copper_kg: number;
+            /** Drop Share */
+            drop_share: number;
+            /** Drop V */
+            drop_v: number;
+            /** Fed */
+            fed: boolean;
+            /** Full A */
+            full_a: number;
+            /** Guard Fuse A */
+            guard_fuse_a: number | null;
+            /** Key */
+            key: number;
+            /** Length M */
+            length_m: number;
+            /** Points */
+            points: [
+                number,
+                number,
+                number
+            ][];
+            /** Resistance Ohm */
+            resistance_ohm: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
          * Container
          * @description Other things go into it: its inner size, null where not measured, and how one gets in.
          */
@@ -1976,6 +2314,32 @@ export interface components {
             gz_m: (number | null)[];
             /** Heel Deg */
             heel_deg: number[];
+        };
+        /**
+         * Cycle
+         * @description On and off in turn, on first.
+         */
+        Cycle: {
+            /** Off Min */
+            off_min: number;
+            /** On Min */
+            on_min: number;
+        };
+        /**
+         * DayChart
+         * @description The day hour by hour; `at_h` are the hours of every line.
+         */
+        DayChart: {
+            /** At H */
+            at_h: number[];
+            /** Batteries */
+            batteries: components["schemas"]["BatteryLine"][];
+            /** Loads */
+            loads: components["schemas"]["LoadLine"][];
+            /** Phases */
+            phases: components["schemas"]["PhaseSpan"][];
+            /** Troubles */
+            troubles: components["schemas"]["TroubleMark"][];
         };
         /**
          * DeadArc
@@ -2166,6 +2530,55 @@ export interface components {
             ball_kg?: number | null;
         };
         /**
+         * Draw
+         * @description It takes current, by one of amps, watts and ohms at full.
+         *
+         *     Through a converter, efficiency is what comes out of what goes in, idle_w what it takes besides.
+         *     min_v is the least voltage that it works at; start_level how many times the full draw it takes
+         *     for an instant as it starts. usual_share is how much of the day it is on where nobody says.
+         *     own_cells: it needs no wire.
+         */
+        Draw: {
+            /** Amps */
+            amps?: number | null;
+            /**
+             * Critical
+             * @default false
+             */
+            critical: boolean;
+            /** Efficiency */
+            efficiency?: number | null;
+            /**
+             * Evidence
+             * @default guess
+             * @enum {string}
+             */
+            evidence: "measured" | "label" | "guess";
+            /**
+             * Idle W
+             * @default 0
+             */
+            idle_w: number;
+            /** Min V */
+            min_v?: number | null;
+            /** Ohms */
+            ohms?: number | null;
+            /**
+             * Own Cells
+             * @default false
+             */
+            own_cells: boolean;
+            /** Start Level */
+            start_level?: number | null;
+            /**
+             * Usual Share
+             * @default 1
+             */
+            usual_share: number;
+            /** Watts */
+            watts?: number | null;
+        };
+        /**
          * Drawing
          * @description The boat's lines and the angler's body, to scale.
          *
@@ -2289,6 +2702,25 @@ export interface components {
             thing_ids: number[];
         };
         /**
+         * Duty
+         * @description When a thing is on: in a phase, or all day where null; how much of the time, and of it.
+         */
+        Duty: {
+            cycle?: components["schemas"]["Cycle"] | null;
+            /**
+             * Level
+             * @default 1
+             */
+            level: number;
+            /** Phase */
+            phase?: string | null;
+            /**
+             * Share
+             * @default 1
+             */
+            share: number;
+        };
+        /**
          * Edit
          * @description Fields that were changed, as a merge patch; `was` is what stood there to the user's eyes.
          *
@@ -2385,7 +2817,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Label */
             label: string;
             /** Values */
@@ -2413,6 +2845,7 @@ export interface components {
             curve: components["schemas"]["Curve"] | null;
             /** Findings */
             findings: components["schemas"]["Finding"][];
+            power: components["schemas"]["PowerFigures"] | null;
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
             trouble: string | null;
@@ -2816,6 +3249,27 @@ export interface components {
             vanishing_deg: number | null;
         };
         /**
+         * FullPower
+         * @description The electrics in full. trouble says why there is no chart.
+         */
+        FullPower: {
+            /** Ashore */
+            ashore: components["schemas"]["Ashore"][];
+            /** Buy */
+            buy: components["schemas"]["BuyRow"][];
+            /** Charging */
+            charging: components["schemas"]["Charging"][];
+            chart: components["schemas"]["DayChart"] | null;
+            /** Loads */
+            loads: components["schemas"]["LoadRow"][];
+            /** Losses */
+            losses: components["schemas"]["LossRow"][];
+            /** Supplies */
+            supplies: components["schemas"]["Supply"][];
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
          * FullReach
          * @description Everything about who comes to what. shortest_rod_m is the least that passes the bow by hand.
          *
@@ -2846,6 +3300,17 @@ export interface components {
             shortest_rod_m: number;
             /** Spread M */
             spread_m: number | null;
+        };
+        /**
+         * FuseBlock
+         * @description Where wires meet: one comes in, and so many may go out.
+         */
+        FuseBlock: {
+            /**
+             * Ways
+             * @default 6
+             */
+            ways: number;
         };
         /**
          * GearSum
@@ -2958,6 +3423,19 @@ export interface components {
             tubes: number;
         };
         /**
+         * Home
+         * @description What must be on for the way home, null for what is critical, and how many hours it takes.
+         */
+        Home: {
+            /**
+             * Hours
+             * @default 0.5
+             */
+            hours: number;
+            /** On */
+            on?: number[] | null;
+        };
+        /**
          * How
          * @description How a figure was computed: words, formula, values, and how sure it is.
          *
@@ -2993,7 +3471,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Label */
             label: string;
             /** Value */
@@ -3180,7 +3658,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Moved */
             moved: boolean;
             /** Reason */
@@ -3230,6 +3708,72 @@ export interface components {
             gm_m: number[];
             /** Today Kg */
             today_kg: number;
+        };
+        /**
+         * LoadFigure
+         * @description A thing that takes current: at full, the drop on its way, and its voltage at each moment.
+         */
+        LoadFigure: {
+            /** At */
+            at: components["schemas"]["VoltsAt"][];
+            /** Drop Share */
+            drop_share: number;
+            /** Drop V */
+            drop_v: number;
+            /** Full A */
+            full_a: number;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
+         * LoadLine
+         * @description The voltage of a thing at each of the chart's hours, null while it is off or dark; when it is
+         *     on, by hours; and the least voltage that it works at.
+         */
+        LoadLine: {
+            /** Min V */
+            min_v: number | null;
+            /** On */
+            on: [
+                number,
+                number
+            ][];
+            /** Thing Id */
+            thing_id: number;
+            /** Volts */
+            volts: (number | null)[];
+        };
+        /**
+         * LoadRow
+         * @description What a thing takes in the day: Wh in each phase in their order, and in all.
+         */
+        LoadRow: {
+            /** By Phase Wh */
+            by_phase_wh: number[];
+            /** Energy Wh */
+            energy_wh: number;
+            /** Least V */
+            least_v: number | null;
+            /** Low Min */
+            low_min: number;
+            /** Thing Id */
+            thing_id: number;
+            /** Unserved Min */
+            unserved_min: number;
+        };
+        /**
+         * LossRow
+         * @description Where what left the batteries went: loads, wires and fuses, and heat inside the batteries.
+         */
+        LossRow: {
+            /** Bank */
+            bank: string;
+            /** Inside Wh */
+            inside_wh: number;
+            /** Loads Wh */
+            loads_wh: number;
+            /** Wires Wh */
+            wires_wh: number;
         };
         /**
          * MarkFit
@@ -3326,9 +3870,17 @@ export interface components {
         };
         /**
          * MovesChange
-         * @description A suggestion taken: places and the seat as one step, by the words it was told in.
+         * @description A suggestion taken: places, the seat, and fields of the setup as a merge patch, as one step
+         *     by the words it was told in.
          */
         MovesChange: {
+            /**
+             * Fields
+             * @default {}
+             */
+            fields: {
+                [key: string]: components["schemas"]["JsonValue"];
+            };
             /**
              * Places
              * @default []
@@ -3371,6 +3923,16 @@ export interface components {
         NewName: {
             /** Name */
             name: string;
+        };
+        /**
+         * NewWire
+         * @description From what to what a wire is wanted.
+         */
+        NewWire: {
+            /** End */
+            end: number;
+            /** Start */
+            start: number;
         };
         /**
          * NumberedThing
@@ -3510,6 +4072,28 @@ export interface components {
             zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
+         * Phase
+         * @description A part of the day; one follows upon the other.
+         */
+        Phase: {
+            /** Hours */
+            hours: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * PhaseSpan
+         * @description A phase of the day, by hours of the clock.
+         */
+        PhaseSpan: {
+            /** From H */
+            from_h: number;
+            /** Name */
+            name: string;
+            /** To H */
+            to_h: number;
+        };
+        /**
          * Photo
          * @description A JPEG or PNG in base64.
          */
@@ -3603,6 +4187,133 @@ export interface components {
             verb: "Move" | "Mirror" | "Turn" | "Align" | "Lock" | "Unlock" | "Group" | "Ungroup" | "Put aboard" | "Take ashore" | "Reorder";
         };
         /**
+         * Power
+         * @description How a setup is wired and used; a thing of which nothing is said is on as is usual for it.
+         *
+         *     A row of the objects that is set to null goes. charge is how full a battery is in the morning,
+         *     full where nothing is said; moment_charge how full all are held to be at moments such as the
+         *     motor's start. air_c is the air by day.
+         */
+        Power: {
+            /**
+             * Air C
+             * @default 20
+             */
+            air_c: number;
+            /**
+             * Banks
+             * @default {}
+             */
+            banks: {
+                [key: string]: components["schemas"]["Bank"];
+            };
+            /**
+             * Charge
+             * @default {}
+             */
+            charge: {
+                [key: string]: number;
+            };
+            /**
+             * Chargers
+             * @default {}
+             */
+            chargers: {
+                [key: string]: components["schemas"]["Charger"];
+            };
+            /**
+             * Conductors
+             * @default {}
+             */
+            conductors: {
+                [key: string]: components["schemas"]["Conductor"];
+            };
+            /**
+             * Duties
+             * @default {}
+             */
+            duties: {
+                [key: string]: components["schemas"]["Duty"][];
+            };
+            /**
+             * @default {
+             *       "hours": 0.5
+             *     }
+             */
+            home: components["schemas"]["Home"];
+            /**
+             * Moment Charge
+             * @default 0.5
+             */
+            moment_charge: number;
+            /**
+             * Moments
+             * @default {}
+             */
+            moments: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+            /**
+             * Phases
+             * @default [
+             *       {
+             *         "hours": 0.5,
+             *         "name": "Way out"
+             *       },
+             *       {
+             *         "hours": 7,
+             *         "name": "Fishing"
+             *       },
+             *       {
+             *         "hours": 0.5,
+             *         "name": "Way home"
+             *       }
+             *     ]
+             */
+            phases: components["schemas"]["Phase"][];
+            /**
+             * Start H
+             * @default 6
+             */
+            start_h: number;
+        };
+        /**
+         * PowerFigures
+         * @description The electrics of a setup. left_share is that of the bank with the least left at day's end.
+         *
+         *     home_h is how long what is needed for the way home can be kept on from the day's end, null where
+         *     nothing is asked or it has no end in sight; home_asked_h what is asked. unfed are things that no
+         *     battery feeds. trouble says why there is no day.
+         */
+        PowerFigures: {
+            /** Banks */
+            banks: components["schemas"]["BankFigure"][];
+            /** Batteries */
+            batteries: components["schemas"]["BatteryFigure"][];
+            /** Conductors */
+            conductors: components["schemas"]["ConductorFigure"][];
+            /** Day H */
+            day_h: number;
+            /** Home Asked H */
+            home_asked_h: number | null;
+            /** Home H */
+            home_h: number | null;
+            /** Least Hours */
+            least_hours: number | null;
+            /** Left Share */
+            left_share: number | null;
+            /** Loads */
+            loads: components["schemas"]["LoadFigure"][];
+            /** Moments */
+            moments: string[];
+            /** Trouble */
+            trouble: string | null;
+            /** Unfed */
+            unfed: number[];
+        };
+        /**
          * Preview
          * @description Figures of a trial; its drawing where boat, angler or seat were tried.
          */
@@ -3686,6 +4397,7 @@ export interface components {
             places: components["schemas"]["TrialPlace"][];
             /** Posture */
             posture?: ("sits" | "stands") | null;
+            power?: components["schemas"]["Power"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -3806,6 +4518,24 @@ export interface components {
             tip_past_bow_m: number;
             /** Tip Past Stern M */
             tip_past_stern_m: number;
+        };
+        /**
+         * RoutePoint
+         * @description A point that a wire passes, in boat coordinates, and what holds it there.
+         */
+        RoutePoint: {
+            /**
+             * By
+             * @default clip
+             * @enum {string}
+             */
+            by: "point" | "clip" | "gland" | "hole" | "hatch";
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
         };
         /**
          * RudderMount
@@ -4023,6 +4753,37 @@ export interface components {
              * @enum {string}
              */
             posture: "sits" | "stands";
+            /**
+             * @default {
+             *       "air_c": 20,
+             *       "banks": {},
+             *       "charge": {},
+             *       "chargers": {},
+             *       "conductors": {},
+             *       "duties": {},
+             *       "home": {
+             *         "hours": 0.5
+             *       },
+             *       "moment_charge": 0.5,
+             *       "moments": {},
+             *       "phases": [
+             *         {
+             *           "hours": 0.5,
+             *           "name": "Way out"
+             *         },
+             *         {
+             *           "hours": 7,
+             *           "name": "Fishing"
+             *         },
+             *         {
+             *           "hours": 0.5,
+             *           "name": "Way home"
+             *         }
+             *       ],
+             *       "start_h": 6
+             *     }
+             */
+            power: components["schemas"]["Power"];
             seat: components["schemas"]["SeatPlace"];
             /** Things */
             things: {
@@ -4180,20 +4941,25 @@ export interface components {
          * Suggestion
          * @description One move: what changes, figures before and after, findings it clears and causes.
          *
-         *     clears says whether the finding it was asked for is gone. left is that finding afterwards.
+         *     fields are what changes of the setup besides, as a merge patch. clears says whether the finding
+         *     it was asked for is gone. left is that finding afterwards.
          */
         Suggestion: {
             after: components["schemas"]["Brief"];
             before: components["schemas"]["Brief"];
             /** Clears */
             clears: boolean;
+            /** Fields */
+            fields: {
+                [key: string]: components["schemas"]["JsonValue"];
+            };
             /** Gone */
             gone: components["schemas"]["Finding"][];
             /**
              * Kind
              * @enum {string}
              */
-            kind: "slide" | "place" | "into" | "mirror" | "swap" | "turn" | "seat" | "wear" | "along" | "ashore";
+            kind: "slide" | "place" | "into" | "mirror" | "swap" | "turn" | "seat" | "wear" | "along" | "ashore" | "rewire";
             left: components["schemas"]["Finding"] | null;
             /** New */
             new: components["schemas"]["Finding"][];
@@ -4201,6 +4967,43 @@ export interface components {
             places: components["schemas"]["Placed"][];
             seat: components["schemas"]["SeatPlace"] | null;
             words: components["schemas"]["Said"];
+        };
+        /**
+         * Supply
+         * @description One way to feed it all: what it weighs and what it gives.
+         *
+         *     start_v is the least voltage of what is critical at the worst moment, `critical` what that is;
+         *     hours how long the day's draw lasts.
+         */
+        Supply: {
+            /** Battery Kg */
+            battery_kg: number;
+            /** Critical */
+            critical: number | null;
+            /** Gm M */
+            gm_m: number | null;
+            /** Hours */
+            hours: number | null;
+            /** Left Share */
+            left_share: number | null;
+            /** Low */
+            low: boolean;
+            /** Name */
+            name: string;
+            /** Possible */
+            possible: boolean;
+            /** Start V */
+            start_v: number | null;
+            /** To Charge */
+            to_charge: number;
+            /** Trim Deg */
+            trim_deg: number | null;
+            /** Usable Wh */
+            usable_wh: number;
+            /** Wh Per Kg */
+            wh_per_kg: number;
+            /** Words */
+            words: string;
         };
         /**
          * Table
@@ -4348,7 +5151,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Plain */
             plain: string;
             /** Term */
@@ -4377,6 +5180,7 @@ export interface components {
             care?: components["schemas"]["Care"] | null;
             container?: components["schemas"]["Container"] | null;
             downrigger?: components["schemas"]["Downrigger"] | null;
+            draw?: components["schemas"]["Draw"] | null;
             drogue?: components["schemas"]["Drogue"] | null;
             /**
              * Evidence
@@ -4396,6 +5200,7 @@ export interface components {
              * @default false
              */
             floats: boolean;
+            fuse?: components["schemas"]["FuseBlock"] | null;
             /** Height M */
             height_m: number;
             holder?: components["schemas"]["Holder"] | null;
@@ -4627,6 +5432,7 @@ export interface components {
             places: components["schemas"]["TrialPlace"][];
             /** Posture */
             posture?: ("sits" | "stands") | null;
+            power?: components["schemas"]["Power"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -4639,6 +5445,28 @@ export interface components {
             place: components["schemas"]["Place"] | null;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * TroubleMark
+         * @description A moment of the day at which something goes wrong.
+         */
+        TroubleMark: {
+            /** At H */
+            at_h: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            words: components["schemas"]["Said"];
+        };
+        /**
+         * UnplugStep
+         * @description What has to be pulled or taken out to get a battery ashore, in order.
+         */
+        UnplugStep: {
+            /** Words */
+            words: string;
         };
         /**
          * UsualLengths
@@ -4657,6 +5485,20 @@ export interface components {
             wall_to_fingertip_m: number;
             /** Wall To Knee M */
             wall_to_knee_m: number;
+        };
+        /**
+         * VoltsAt
+         * @description The voltage of a thing at a moment, what it draws, and whether that is too little for it.
+         */
+        VoltsAt: {
+            /** Amps */
+            amps: number;
+            /** Low */
+            low: boolean;
+            /** Moment */
+            moment: string;
+            /** Volts */
+            volts: number;
         };
         /**
          * WeighFirst
@@ -7181,6 +8023,161 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    power: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullPower"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shopping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWire"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Conductor"];
                 };
             };
             /** @description Not Found */

@@ -61,7 +61,14 @@ export const CHOICES = {
       "energy",
       "count",
       "price",
-      "warmth"
+      "warmth",
+      "voltage",
+      "current",
+      "power",
+      "resistance",
+      "charge",
+      "work",
+      "hours"
     ]
   },
   "Anchor": {
@@ -97,6 +104,25 @@ export const CHOICES = {
       "typical",
       "estimate",
       "calibrated"
+    ]
+  },
+  "Battery": {
+    "chemistry": [
+      "lead_acid",
+      "lifepo4",
+      "li_ion"
+    ],
+    "evidence": [
+      "measured",
+      "label",
+      "guess"
+    ]
+  },
+  "BatteryFigure": {
+    "chemistry": [
+      "lead_acid",
+      "lifepo4",
+      "li_ion"
     ]
   },
   "Boat": {
@@ -147,7 +173,46 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "Charger": {
+    "chemistry": [
+      "lead_acid",
+      "lifepo4",
+      "li_ion"
+    ]
+  },
   "Clash": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
+  "Conductor": {
+    "awg": [
+      24,
+      22,
+      20,
+      18,
+      16,
+      14,
+      12,
+      10,
+      8,
+      6,
+      4,
+      2,
+      1,
+      0
+    ],
+    "insulation_c": [
+      60,
+      75,
+      90,
+      105
+    ]
+  },
+  "ConductorFigure": {
     "verdict": [
       "fine",
       "watch",
@@ -175,6 +240,13 @@ export const CHOICES = {
     "side": [
       "port",
       "starboard"
+    ]
+  },
+  "Draw": {
+    "evidence": [
+      "measured",
+      "label",
+      "guess"
     ]
   },
   "Edit": {
@@ -208,7 +280,14 @@ export const CHOICES = {
       "energy",
       "count",
       "price",
-      "warmth"
+      "warmth",
+      "voltage",
+      "current",
+      "power",
+      "resistance",
+      "charge",
+      "work",
+      "hours"
     ],
     "verdicts": [
       "fine",
@@ -292,7 +371,14 @@ export const CHOICES = {
       "energy",
       "count",
       "price",
-      "warmth"
+      "warmth",
+      "voltage",
+      "current",
+      "power",
+      "resistance",
+      "charge",
+      "work",
+      "hours"
     ]
   },
   "ImportRow": {
@@ -365,7 +451,14 @@ export const CHOICES = {
       "energy",
       "count",
       "price",
-      "warmth"
+      "warmth",
+      "voltage",
+      "current",
+      "power",
+      "resistance",
+      "charge",
+      "work",
+      "hours"
     ]
   },
   "LineUp": {
@@ -489,6 +582,15 @@ export const CHOICES = {
       "over"
     ]
   },
+  "RoutePoint": {
+    "by": [
+      "point",
+      "clip",
+      "gland",
+      "hole",
+      "hatch"
+    ]
+  },
   "Setup": {
     "water": [
       "fresh",
@@ -520,7 +622,8 @@ export const CHOICES = {
       "seat",
       "wear",
       "along",
-      "ashore"
+      "ashore",
+      "rewire"
     ]
   },
   "TapeMeasures": {
@@ -558,7 +661,14 @@ export const CHOICES = {
       "energy",
       "count",
       "price",
-      "warmth"
+      "warmth",
+      "voltage",
+      "current",
+      "power",
+      "resistance",
+      "charge",
+      "work",
+      "hours"
     ]
   },
   "Thing": {
@@ -664,6 +774,14 @@ export const CHOICES = {
       "stands"
     ]
   },
+  "TroubleMark": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "Weight": {
     "verdict": [
       "fine",
@@ -732,6 +850,12 @@ export const USUAL = {
     "bottom": false,
     "chine": false
   },
+  "Battery": {
+    "chemistry": "lead_acid",
+    "evidence": "guess",
+    "health_share": 1.0,
+    "series": 1
+  },
   "Boat": {
     "rating_covers": "all aboard",
     "propulsion": "paddle",
@@ -742,11 +866,23 @@ export const USUAL = {
   "Care": {
     "wants_dry": true
   },
+  "Charger": {
+    "around_c": 20.0
+  },
   "Cleat": {
     "length_m": 0.0,
     "width_m": 0.0,
     "lost_m3": 0.0,
     "kind": "cleat"
+  },
+  "Conductor": {
+    "insulation_c": 105,
+    "points": [],
+    "joints": 2,
+    "disconnects": 0,
+    "fuse_at_m": 0.1,
+    "bundled": 1,
+    "loom": false
   },
   "Container": {
     "opens": "open"
@@ -773,11 +909,22 @@ export const USUAL = {
     "remount_share": 0.3,
     "flooded_share": 0.5
   },
+  "Draw": {
+    "evidence": "guess",
+    "idle_w": 0.0,
+    "critical": false,
+    "usual_share": 1.0,
+    "own_cells": false
+  },
   "DriveWell": {
     "length_m": 0.0,
     "width_m": 0.0,
     "lost_m3": 0.0,
     "kind": "drive"
+  },
+  "Duty": {
+    "share": 1.0,
+    "level": 1.0
   },
   "Fill": {
     "filled": 1.0,
@@ -816,6 +963,9 @@ export const USUAL = {
     "lost_m3": 0.0,
     "kind": "foot brace"
   },
+  "FuseBlock": {
+    "ways": 6
+  },
   "Handle": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -832,6 +982,9 @@ export const USUAL = {
   "Holder": {
     "tubes": 1
   },
+  "Home": {
+    "hours": 0.5
+  },
   "How": {
     "sure": "",
     "band_parts": []
@@ -845,7 +998,8 @@ export const USUAL = {
     "accepted": []
   },
   "MovesChange": {
-    "places": []
+    "places": [],
+    "fields": {}
   },
   "OnBody": {
     "kind": "body"
@@ -871,6 +1025,34 @@ export const USUAL = {
     "locked": false,
     "group": 0
   },
+  "Power": {
+    "conductors": {},
+    "banks": {},
+    "start_h": 6.0,
+    "phases": [
+      {
+        "name": "Way out",
+        "hours": 0.5
+      },
+      {
+        "name": "Fishing",
+        "hours": 7.0
+      },
+      {
+        "name": "Way home",
+        "hours": 0.5
+      }
+    ],
+    "duties": {},
+    "moments": {},
+    "charge": {},
+    "moment_charge": 0.5,
+    "home": {
+      "hours": 0.5
+    },
+    "chargers": {},
+    "air_c": 20.0
+  },
   "ReachLimits": {
     "pitch_deg": 40.0,
     "lean_port_deg": 25.0,
@@ -891,6 +1073,9 @@ export const USUAL = {
   },
   "Rod": {
     "reel": "none"
+  },
+  "RoutePoint": {
+    "by": "clip"
   },
   "RudderMount": {
     "length_m": 0.0,
@@ -943,6 +1128,34 @@ export const USUAL = {
       "school": "tightest",
       "moved": [],
       "accepted": []
+    },
+    "power": {
+      "conductors": {},
+      "banks": {},
+      "start_h": 6.0,
+      "phases": [
+        {
+          "hours": 0.5,
+          "name": "Way out"
+        },
+        {
+          "hours": 7.0,
+          "name": "Fishing"
+        },
+        {
+          "hours": 0.5,
+          "name": "Way home"
+        }
+      ],
+      "duties": {},
+      "moments": {},
+      "charge": {},
+      "moment_charge": 0.5,
+      "home": {
+        "hours": 0.5
+      },
+      "chargers": {},
+      "air_c": 20.0
     },
     "posture": "sits"
   },

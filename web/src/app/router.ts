@@ -7,10 +7,11 @@ import { angler } from '@/subjects/angler'
 import { boat } from '@/subjects/boat'
 import { compare } from '@/subjects/compare'
 import { gear, shapes } from '@/subjects/gear'
+import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
 
 /** In the order of the work, a line each. */
-export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, compare]
+export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, power, compare]
 
 export const router = createRouter({
   history: createWebHistory(),

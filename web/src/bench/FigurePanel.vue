@@ -11,7 +11,7 @@ import RightingSketch from './RightingSketch.vue'
 import WeightBar from './WeightBar.vue'
 
 const props = defineProps<{ figures: Figures; before: Figures | null; units: Units }>()
-defineEmits<{ how: [figure: 'weight' | 'trim' | 'list' | 'gm' | 'wells'] }>()
+defineEmits<{ how: [figure: 'weight' | 'trim' | 'list' | 'gm' | 'wells' | 'power'] }>()
 
 const a = computed(() => props.figures.afloat)
 const was = computed(() => props.before?.afloat ?? null)
@@ -40,6 +40,17 @@ const zones = computed(() => {
   for (const thing of props.figures.aboard) count[thing.zone] += 1
   return count
 })
+type Power = Figures['power']
+/** What is left in the battery that lasts least; null where nothing draws. */
+const charge = (power: Power): string | null =>
+  power?.left_share == null
+    ? null
+    : `battery ${show(Math.max(0, power.left_share), 'ratio', props.units)} left`
+const lost = (power: Power): string => {
+  const most = Math.max(0, ...(power?.loads.map((one) => one.drop_share) ?? []))
+  const lasts = power?.least_hours == null ? '' : show(power.least_hours, 'hours', props.units, 0)
+  return `lasts ${lasts} · ${show(most, 'ratio', props.units, 1)} lost in wires`
+}
 const floor = (over_m: number, where: string) =>
   over_m >= 0
     ? `${show(over_m, 'length', props.units)} above the water`
@@ -102,6 +113,14 @@ const floor = (over_m: number, where: string) =>
         @how="$emit('how', 'gm')"
       />
       <RightingSketch :curve="figures.curve" :units="units" />
+      <FigureLine
+        v-if="charge(figures.power) !== null"
+        testid="power"
+        :words="charge(figures.power)!"
+        :was="before ? (charge(before.power) ?? undefined) : undefined"
+        :beside="lost(figures.power)"
+        @how="$emit('how', 'power')"
+      />
       <slot />
 
       <h2>

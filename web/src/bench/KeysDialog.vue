@@ -21,7 +21,7 @@ const KEYS: [string, string][] = [
   ['+ · − · 0', 'zoom in, zoom out, the whole boat'],
   ['F', 'zoom to what is selected'],
   ['Wheel · two fingers', 'zoom about the pointer; drag the bare sheet to move it'],
-  ['1 … 7', 'overlays: reach, stroke, legs, cast, climb back in, sight, balance'],
+  ['1 … 8', 'overlays: reach, stroke, legs, cast, climb back in, sight, balance, wires'],
   ['N', 'names'],
   ['T', 'try the top suggestion for the open finding, or the worst'],
   ['P', 'save the drawing as a picture'],

@@ -9,6 +9,7 @@ import { useChosen } from './useChosen'
 import { useDrawn } from './useDrawn'
 import { useNudge } from './useNudge'
 import { savePng } from '@/drawing/picture'
+import { wiresOf } from '@/drawing/wires'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import { wearsVest } from '@/drawing/body'
 import { useAsked } from '@/kit/useAsked'
@@ -19,6 +20,7 @@ import BenchTools from './BenchTools.vue'
 import FigurePanel from './FigurePanel.vue'
 import { FindingsPanel } from '@/subjects/findings'
 import GearLists from './GearLists.vue'
+import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import KeysDialog from './KeysDialog.vue'
 import ThingDialog from '@/setup/ThingDialog.vue'
@@ -28,7 +30,7 @@ import { useSetup } from '@/setup/useSetup'
 const store = useSetup()
 const look = useLook()
 
-const figure = ref<'weight' | 'trim' | 'list' | 'gm' | 'wells' | null>(null)
+const figure = ref<HowFigure | null>(null)
 const [keysOpen, thingOpen] = [ref(false), ref(false)]
 const editing = ref<number | null>(null)
 const search = ref('')
@@ -180,6 +182,7 @@ const { thingKey } = useBenchKeys({
   },
 })
 
+const wires = computed(() => wiresOf(store.kept?.setup.power.conductors ?? {}))
 const picture = () =>
   savePng(sheet.value!.svg!, `${store.kept!.setup.name}, ${store.kept!.setup.boat.name}`)
 
@@ -257,6 +260,7 @@ async function strike(): Promise<void> {
         :targets="carrying ? targets : []"
         :over="over"
         :between="between"
+        :wires="wires"
         :vest="wearsVest(store.places, store.things)"
         :in-hand="carrying"
         :class="{ carrying }"

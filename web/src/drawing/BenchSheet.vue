@@ -5,7 +5,7 @@
  */
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import type { Between, Boat, Drawing, Figures, SeatPlace, Target } from '@/api/client'
+import type { Between, Boat, Drawing, Figures, SeatPlace, Setup, Target } from '@/api/client'
 import type { Units } from '@/kit/units'
 import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from './sheet'
 import { alongRuler } from './things'
@@ -25,7 +25,9 @@ import ReachZones from './ReachZones.vue'
 import RulerMarks from './RulerMarks.vue'
 import TargetMarks from './TargetMarks.vue'
 import ThingShape from './ThingShape.vue'
+import WireMarks from './WireMarks.vue'
 import type { Drawn } from './types'
+import { worstByWire } from './wires'
 
 const props = defineProps<{
   boat: Boat
@@ -41,6 +43,7 @@ const props = defineProps<{
   targets: Target[]
   over: Target | null
   between: Between | null
+  wires: Setup['power']['conductors']
   /** a life jacket is worn */
   vest: boolean
   /** what is selected is in hand, and is drawn over all else */
@@ -73,6 +76,7 @@ const clashing = computed(
         .flatMap((clash) => [clash.thing_id, clash.with_thing ?? clash.thing_id]),
     ),
 )
+const wireVerdicts = computed(() => worstByWire(props.figures.findings))
 const band = computed(() => {
   if (!chosen.value) return null
   const [aft, fwd] = alongRuler(chosen.value)
@@ -265,6 +269,15 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           :vest="vest"
           view="plan"
         />
+        <WireMarks
+          v-if="on('wires') && figures.power"
+          class="under"
+          :sheet="sheet"
+          :wires="wires"
+          :figures="figures.power.conductors"
+          :verdicts="wireVerdicts"
+          view="plan"
+        />
         <g v-if="on('balance') && marks" class="marks">
           <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
@@ -337,6 +350,15 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           :units="units"
           view="side"
         />
+        <WireMarks
+          v-if="on('wires') && figures.power"
+          class="under"
+          :sheet="sheet"
+          :wires="wires"
+          :figures="figures.power.conductors"
+          :verdicts="wireVerdicts"
+          view="side"
+        />
         <g v-if="on('balance') && marks" class="marks">
           <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
           <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />
@@ -398,6 +420,9 @@ svg {
   fill: none;
   stroke: var(--pick);
   stroke-width: 2.2;
+}
+.under {
+  pointer-events: none;
 }
 .view,
 .bearing {

@@ -14,6 +14,13 @@ export type Kind =
   | 'count'
   | 'price'
   | 'warmth'
+  | 'voltage'
+  | 'current'
+  | 'power'
+  | 'resistance'
+  | 'charge'
+  | 'work'
+  | 'hours'
 
 export const M_PER_INCH = 0.0254
 export const KG_PER_POUND = 0.45359237
@@ -28,6 +35,17 @@ interface Shown {
   /** what 0 in SI is shown as, for scales that start elsewhere */
   zero?: number
 }
+
+/** Electric units and hours are the same everywhere. */
+const ELECTRIC = {
+  voltage: { per: 1, unit: 'V', digits: 2 },
+  current: { per: 1, unit: 'A', digits: 1 },
+  power: { per: 1, unit: 'W', digits: 1 },
+  resistance: { per: 0.001, unit: 'mΩ', digits: 0 },
+  charge: { per: 1, unit: 'Ah', digits: 1 },
+  work: { per: 1, unit: 'Wh', digits: 0 },
+  hours: { per: 1, unit: 'h', digits: 1 },
+} as const
 
 const SHOWN: Record<Units, Record<Kind, Shown>> = {
   metric: {
@@ -44,6 +62,7 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     count: { per: 1, unit: '', digits: 0 },
     price: { per: 1, unit: '', digits: 0 },
     warmth: { per: 1, unit: '°C', digits: 0 },
+    ...ELECTRIC,
   },
   imperial: {
     mass: { per: KG_PER_POUND, unit: 'lb', digits: 1 },
@@ -59,6 +78,7 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     count: { per: 1, unit: '', digits: 0 },
     price: { per: 1, unit: '', digits: 0 },
     warmth: { per: 5 / 9, unit: '°F', digits: 0, zero: 32 },
+    ...ELECTRIC,
   },
 }
 

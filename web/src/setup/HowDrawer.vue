@@ -4,11 +4,12 @@ import { watch } from 'vue'
 import { api, ask, type How } from '@/api/client'
 import { useAsked } from '@/kit/useAsked'
 import { show, type Units } from '@/kit/units'
+import type { HowFigure } from './how'
 
 const props = defineProps<{
   setup_id: number
   revision: number
-  figure: 'weight' | 'trim' | 'list' | 'gm' | 'wells' | null
+  figure: HowFigure | null
   units: Units
 }>()
 const emit = defineEmits<{ close: [] }>()

@@ -8,6 +8,7 @@ import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import InstrumentReading from '@/kit/InstrumentReading.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
+import ElectricFields from './ElectricFields.vue'
 import GearPicture from '@/drawing/GearPicture.vue'
 import { PICTURES } from '@/drawing/gear'
 import {
@@ -84,6 +85,7 @@ function weigh(kg: number): void {
   draft.weighed_on = new Date().toISOString().slice(0, 10)
 }
 
+const ELECTRIC = ['battery', 'draw']
 const wrong = (field: string) =>
   props.refused?.fields.find((one) => one.field === `thing.${field}`)?.why ?? ''
 const other = computed(() =>
@@ -235,6 +237,10 @@ const other = computed(() =>
           a pole pushed in</label
         >
       </div>
+      <ElectricFields v-model:battery="draft.battery" v-model:draw="draft.draw" />
+      <p v-for="one in ELECTRIC.filter(wrong)" :key="one" class="why wide" role="alert">
+        {{ wrong(one) }}
+      </p>
       <span>Part</span>
       <select v-model="draft.part" aria-label="Which part of the boat it is" class="pick">
         <option :value="null">of the gear</option>

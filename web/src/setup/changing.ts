@@ -13,10 +13,16 @@ import type {
 import type { paths } from '@/api/schema'
 import type { Call, Edit } from './outbox'
 import { counted } from '@/kit/words'
-import { patchOf } from './patch'
+import { patchOf, type Fields } from './patch'
 
 type Change = (label: string, call: Call) => Promise<boolean>
 export type Verb = Schemas['PlacesChange']['verb']
+type Power = Setup['power']
+type Rows = 'conductors' | 'banks' | 'duties' | 'moments' | 'charge' | 'chargers'
+/** What changes of the electrics: rows by their key, null for one that goes. */
+export type PowerChange = Partial<Omit<Power, Rows>> & {
+  [K in Rows]?: Record<string, Power[K][string] | null>
+}
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -151,9 +157,18 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const duplicate = (thing_ids: number[]) =>
     change('a copy', call('post', '/api/v1/setups/{setup_id}/things/duplicates', { thing_ids }))
 
-  /** A suggestion taken: places and the seat, as one step called by its words. */
-  const takeMoves = (words: string, places: Schemas['TrialPlace'][], seat: SeatPlace | null) =>
-    change(words, call('put', '/api/v1/setups/{setup_id}/moves', { words, places, seat }))
+  /** A suggestion taken: places, the seat and fields, as one step called by its words. */
+  const takeMoves = (
+    words: string,
+    places: Schemas['TrialPlace'][],
+    seat: SeatPlace | null,
+    fields: Fields,
+  ) =>
+    change(words, call('put', '/api/v1/setups/{setup_id}/moves', { words, places, seat, fields }))
+
+  /** Rows of the electrics that were changed; one that is null is taken away. */
+  const putPower = (power: PowerChange) =>
+    edit('the wiring', [['setup', null, { power: newest.setup().power }, { power }]])
 
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
@@ -169,6 +184,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
 
   return {
     takeMoves,
+    putPower,
     putJudging,
     accept,
     acceptNoLonger,

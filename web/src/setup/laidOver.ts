@@ -39,3 +39,10 @@ export function takeOff(all: Map<number, Place>, id: number): void {
   for (const [held, place] of all)
     if (place.on?.kind === 'thing' && place.on.thing === id) takeOff(all, held)
 }
+
+/** What subjects keep in a setup. */
+export const sectionsOf = ({ demands, judging, power }: SetupState['setup']) => ({
+  demands,
+  judging,
+  power,
+})

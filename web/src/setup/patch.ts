@@ -40,3 +40,11 @@ export function merged<T extends object>(row: T, fields: Fields): T {
     now[key] = alike(now[key], value) ? merged(now[key] as Fields, value as Fields) : value
   return now as T
 }
+
+/** Parts of a row with fields put in, those alone that fields tell of: to be tried whole. */
+export function withFields<T extends object>(row: T, fields: Fields): Partial<T> {
+  const now = merged(row, fields)
+  return Object.fromEntries(
+    Object.keys(fields).map((key) => [key, now[key as keyof T]]),
+  ) as Partial<T>
+}

@@ -49,7 +49,9 @@ const ROLES = [
   ['anchor', 'an anchor', { by: 'line' }],
   ['drogue', 'a drogue', { line_m: null }],
   ['downrigger', 'a downrigger', { ball_kg: null }],
-  ['battery', 'a battery', { capacity_ah: null }],
+  ['battery', 'a battery', USUAL.Battery],
+  ['draw', 'takes current', { ...USUAL.Draw, watts: 10 }],
+  ['fuse', 'a fuse block', USUAL.FuseBlock],
 ] as const
 export type Role = (typeof ROLES)[number][0]
 export const ROLE_WORDS = ROLES.map(([role, words]) => [role, words] as const)
@@ -60,6 +62,8 @@ export function withRole(role: Role, on: boolean): Partial<Thing> {
 
 /** A thing as a form edits it: aspects that have fields in it are there to be typed into. */
 export interface Draft extends Thing {
+  battery: NonNullable<Thing['battery']> | null
+  draw: NonNullable<Thing['draw']> | null
   rod: NonNullable<Thing['rod']>
   container: NonNullable<Thing['container']>
   fill: NonNullable<Thing['fill']>
@@ -68,6 +72,8 @@ export function draftOf(thing: Thing): Draft {
   const plain = structuredClone(thing)
   return {
     ...plain,
+    battery: plain.battery ?? null,
+    draw: plain.draw ?? null,
     part: plain.part ?? null,
     rod: { ...USUAL.Rod, butt_m: null, ...plain.rod },
     container: {

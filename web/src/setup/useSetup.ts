@@ -22,9 +22,10 @@ import {
 import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { changesOf } from './changing'
-import { laidOver, placesById, takeOff } from './laidOver'
+import { laidOver, placesById, takeOff, sectionsOf } from './laidOver'
 import { settleAll } from './unsaved'
 import { useOutbox, type Call, type Held } from './outbox'
+import { withFields, type Fields } from './patch'
 
 export const useSetup = defineStore('setup', () => {
   const names = ref<Schemas['SetupName'][]>([])
@@ -176,16 +177,21 @@ export const useSetup = defineStore('setup', () => {
   }
 
   /** A suggestion: drawn with its answer, for where it goes hangs on what it goes on. */
-  async function tryMove(moves: [number, Place | null][], seat: SeatPlace | null): Promise<void> {
+  async function tryMove(
+    moves: [number, Place | null][],
+    seat: SeatPlace | null,
+    fields: Fields = {},
+  ): Promise<void> {
     if (!kept.value) return
     stopTrying()
+    const sections = withFields(sectionsOf(kept.value.setup), fields)
     const mine = round
     const places = moves.map(([thing_id, place]) => ({ thing_id, place }))
     try {
       const answer = await askPreview(
         api.POST('/api/v1/setups/{setup_id}/preview', {
           params: { path: { setup_id: kept.value.setup_id } },
-          body: { places, seat },
+          body: { places, seat, ...sections },
         }),
       )
       if (mine !== round) return

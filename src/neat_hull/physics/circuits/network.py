@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from neat_hull.physics.circuits.battery import Battery
 
 _STEPS = 200
-_NEAR_V = 1e-13
+_NEAR_V = 1e-9  # Newton's steps square what is off: it is under 1e-15 then, but at a double root
 _LOOSE_V = 1e-10  # where a double root lets steps shrink no further
 
 
@@ -103,36 +103,47 @@ def _tree(
     """Voltages behind a source, at the bank and at the end of each wire."""
     n = len(wires)
     volts = [behind_v] * (n + 1)  # the last is the bank, as −1 names it
+    # Plain numbers: this is what a day spends its time in.
+    tree = [(one.parent, one.ohm) for one in wires]
+    loads = [(one.wire, one.amps, one.watts, one.siemens) for one in draws]
+    thirsty = [one.wire for one in draws if one.watts or one.amps]
     for _ in range(_STEPS):
         # What goes down a wire is a + b·V of its upper end: gathered from the leaves up.
         fixed, slope = [0.0] * (n + 1), [0.0] * (n + 1)
-        for draw in draws:
-            v = volts[draw.wire]
-            if v <= 0 and (draw.watts or draw.amps):
-                return None
-            by_v = draw.siemens - (draw.watts / v**2 if draw.watts else 0.0)
-            fixed[draw.wire] += draw.at_v(v) - by_v * v
-            slope[draw.wire] += by_v
+        for at, amps, watts, siemens in loads:
+            if watts:
+                v = volts[at]
+                if v <= 0:
+                    return None
+                fixed[at] += amps + 2 * watts / v
+                slope[at] += siemens - watts / (v * v)
+            else:
+                if amps and volts[at] <= 0:
+                    return None
+                fixed[at] += amps
+                slope[at] += siemens
         for i in range(n - 1, -1, -1):
-            gain = 1 + wires[i].ohm * slope[i]
+            parent, ohm = tree[i]
+            gain = 1 + ohm * slope[i]
             if gain <= 0:
                 return None
-            fixed[wires[i].parent] += fixed[i] / gain
-            slope[wires[i].parent] += slope[i] / gain
+            fixed[parent] += fixed[i] / gain
+            slope[parent] += slope[i] / gain
         gain = 1 + behind_ohm * slope[n]
         if gain <= 0:
             return None
-        before = volts
-        volts = [0.0] * (n + 1)
+        before, volts = volts, [0.0] * (n + 1)
         volts[n] = (behind_v - behind_ohm * fixed[n]) / gain
-        for i, wire in enumerate(wires):
-            volts[i] = (volts[wire.parent] - wire.ohm * fixed[i]) / (1 + wire.ohm * slope[i])
-        moved = max(abs(a - b) for a, b in zip(volts, before, strict=True))
+        moved = abs(volts[n] - before[n])
+        for i, (parent, ohm) in enumerate(tree):
+            volts[i] = v = (volts[parent] - ohm * fixed[i]) / (1 + ohm * slope[i])
+            moved = max(moved, abs(v - before[i]))
         if moved <= _NEAR_V * abs(behind_v):
             break
     else:
         if moved > _LOOSE_V * abs(behind_v):
             return None
-    if any(volts[draw.wire] <= 0 for draw in draws if draw.watts or draw.amps):
-        return None
+    for at in thirsty:
+        if volts[at] <= 0:
+            return None
     return volts[n], volts[:n]

@@ -27,7 +27,12 @@ COLD_C = 0.0  # lithium takes no charge below
 def power_report(case: PowerCase) -> Row:
     """All that the case comes to. Raises InputErrors, or NotSupplied where it cannot be solved."""
     require_case(case)
-    made = circuit(case)
+    return worked_out(circuit(case))[0]
+
+
+def worked_out(made: Circuit) -> tuple[Row, DayLived | None]:
+    """The report of a case that means something, and its day. Raises NotSupplied."""
+    case = made.case
     day = None if case.day is None else DayLived(made)
     socs = [one.start_soc for one in case.batteries]
     at_end = day.soc() if day else socs
@@ -37,7 +42,7 @@ def power_report(case: PowerCase) -> Row:
     home = None
     if case.home is not None and day is not None:
         home = way_home(made, day, findings)
-    return {
+    report = {
         "batteries": _batteries(made, day, full, findings),
         "banks": _banks(made, day, findings),
         "wires": [wire_row(made, i, full) for i in range(len(case.wires))],
@@ -48,6 +53,7 @@ def power_report(case: PowerCase) -> Row:
         "charging": [_charging(made, one, at_end, findings) for one in case.chargers],
         "findings": [*conductor_findings(made, full), *findings],
     }
+    return report, day
 
 
 def _batteries(

@@ -15,7 +15,7 @@ from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, WEIGHT
 from neat_hull.rig.subject import Tries
-from neat_hull.whole.advice.moves import Move, tries_for
+from neat_hull.whole.advice.moves import Move, tries_for, works_for
 from neat_hull.whole.advice.ranking import Options, Ranked, badness
 from neat_hull.whole.evaluate import evaluated, live
 
@@ -25,6 +25,7 @@ _FULL_WHOLE, _MOST_WHOLE = 12, 150
 _AT_ONCE = 5  # findings whose moves are tried side by side
 _SHOWN = 3
 _ALIKE = _AGAIN = WEIGHT["watch"] / 2
+_WORK = -1000.0  # what was thought of for a finding is tried before what may happen to help it
 _LOWER = 0.2  # a badness less by this share is worth a move that does not end a finding
 
 
@@ -61,6 +62,7 @@ class _Search:
     def __init__(self, now: Evaluated) -> None:
         self.now, self.before = now, live(now)
         self.options = Options(now)
+        self.works: list[Move] = []
         self.looked_at: set[int] = set()  # by the identity of the move, which the options keep
         self.evaluated: dict[int, Figures | None] = {}
         self.found: list[tuple[_Rank, Suggestion]] = []
@@ -96,7 +98,10 @@ class _Search:
                 return
 
     def _ranked(self, target: Finding, aim: Tries) -> list[Ranked]:
-        rows = self.options.ranked(target, aim)
+        works = works_for(self.now, target)
+        self.works += works
+        rows = [Ranked(one, _WORK + n) for n, one in enumerate(works)]
+        rows += self.options.ranked(target, aim)
         self.looked_at |= {id(row.move) for row in rows}
         return rows
 
@@ -170,6 +175,7 @@ def _suggestion(
         words=move.words,
         places=[Placed(thing_id=i, place=place) for i, place in move.places],
         seat=move.seat,
+        fields={} if move.work is None else dict(move.work.fields),
         clears=target is not None and left is None,
         left=left,
         before=brief(before),

@@ -29,7 +29,7 @@ from neat_hull.rig.offering import targets
 from neat_hull.rig.parents.base import EDGE_M
 from neat_hull.rig.parents.body import worn
 from neat_hull.rig.rigging import Rigged
-from neat_hull.rig.subject import Tries, of_what_is_named
+from neat_hull.rig.subject import Tries, Work, of_what_is_named
 from neat_hull.rig.whereabouts import whereabouts
 from neat_hull.whole.registry import subject_of
 
@@ -49,25 +49,34 @@ _BY = ("At", "Behind", "Beside", "Between")  # how places are named that are non
 
 @dataclass(frozen=True)
 class Move:
-    """One thing done: new places (None: ashore), or a new seat; nothing else changes."""
+    """One thing done: new places (None: ashore), a new seat, or a work; nothing else changes."""
 
     kind: MoveKind
     words: Said
     places: tuple[tuple[int, Place | None], ...] = ()
     seat: SeatPlace | None = None
+    work: Work | None = None
 
     def on(self, setup: Setup) -> Setup:
         """The setup with it done; what goes ashore takes along all it holds."""
         places = setup.places | {i: place for i, place in self.places if place is not None}
         for one in ashore(setup, [i for i, place in self.places if place is None]):
             places.pop(one, None)
-        return setup.model_copy(update={"places": places, "seat": self.seat or setup.seat})
+        kept = {} if self.work is None else self.work.sections
+        return setup.model_copy(update={"places": places, "seat": self.seat or setup.seat, **kept})
 
 
 def tries_for(ev: Evaluated, finding: Finding) -> Tries:
     """What its subject would try for a finding."""
     moves = subject_of(finding.code).moves or of_what_is_named
     return moves(ev, finding)
+
+
+def works_for(ev: Evaluated, finding: Finding) -> list[Move]:
+    """What its subject would change of what it keeps, the best idea first."""
+    works = subject_of(finding.code).works
+    found = [] if works is None else works(ev, finding)
+    return [Move("rewire", one.words, work=one) for one in found]
 
 
 def with_holders(rigged: Rigged, thing_ids: Iterable[int]) -> list[int]:

@@ -77,7 +77,7 @@ async function preview(): Promise<void> {
 async function apply(): Promise<void> {
   stop()
   const words = `Arrange ${counted(best.value!.moved)}`
-  if (await store.takeMoves(words, best.value!.places, null)) open.value = false
+  if (await store.takeMoves(words, best.value!.places, null, {})) open.value = false
   else trouble.value = store.refusal?.message ?? ''
 }
 

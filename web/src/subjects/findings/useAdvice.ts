@@ -56,12 +56,13 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
     await store.tryMove(
       one.places.map(({ thing_id, place }) => [thing_id, place]),
       one.seat,
+      one.fields,
     )
   }
 
   async function apply(): Promise<void> {
     const one = tried.value === null ? undefined : suggestions.value[tried.value]
-    if (one) await store.takeMoves(said(one.words, units()), one.places, one.seat)
+    if (one) await store.takeMoves(said(one.words, units()), one.places, one.seat, one.fields)
   }
 
   function drop(): void {
@@ -85,7 +86,11 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
     () => store.triedPlaces,
     (now) => {
       const mine = tried.value === null ? undefined : suggestions.value[tried.value]
-      if (mine && !mine.seat && mine.places.some(({ thing_id }) => now.size && !now.has(thing_id)))
+      if (
+        mine?.places.length &&
+        !mine.seat &&
+        mine.places.some(({ thing_id }) => now.size && !now.has(thing_id))
+      )
         forget()
     },
   )

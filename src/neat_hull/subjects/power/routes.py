@@ -1,0 +1,148 @@
+"""Where wires run on this boat: from post to device, through the points that hold them."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+from math import dist
+
+import numpy as np
+
+from neat_hull.model.base import Point
+from neat_hull.model.power import Conductor, Held
+from neat_hull.physics.gaps import closer
+from neat_hull.physics.solids import near_pairs, rods, together
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.settling import at_rest
+from neat_hull.subjects.demands.figures import readings
+from neat_hull.subjects.room.figures import needed
+
+SLACK_SHARE = 0.03  # a wire never lies as straight as a line does
+END_M, DISCONNECT_M = 0.10, 0.15  # spare at each end, and at each place where it is pulled apart
+_WIRE_M = 0.004  # half its thickness, out and back side by side
+THROUGH: tuple[Held, ...] = ("gland", "hole", "hatch")
+HELD: tuple[Held, ...] = ("clip", *THROUGH)
+
+
+@dataclass(frozen=True)
+class Route:
+    """A wire as it lies: its points from post to device, what holds it there, and its length."""
+
+    key: int
+    points: tuple[Point, ...]
+    held: tuple[Held, ...]  # of the points between the ends
+    length_m: float
+
+
+def post_m(ev: Evaluated, thing_id: int) -> Point:
+    """Where a wire meets a thing: the top of what stands, the butt of a pole."""
+    stand, thing = ev.rigged.by_id[thing_id].stand, ev.thing(thing_id)
+    return stand.x_m, stand.y_m, stand.base_z_m + (0.0 if thing.long else thing.height_m)
+
+
+def routes(ev: Evaluated) -> dict[int, Route]:
+    """Of each conductor whose ends are both aboard."""
+    aboard = ev.rigged.by_id
+    return {
+        key: _route(ev, key, one)
+        for key, one in ev.setup.power.conductors.items()
+        if one.start in aboard and one.end in aboard
+    }
+
+
+def _route(ev: Evaluated, key: int, one: Conductor) -> Route:
+    between = [(p.x_m, p.y_m, p.z_m) for p in one.points]
+    points = (post_m(ev, one.start), *between, post_m(ev, one.end))
+    length = one.length_m or length_m(points, one.disconnects)
+    return Route(key, points, tuple(p.by for p in one.points), length)
+
+
+def length_m(points: Sequence[Point], disconnects: int) -> float:
+    """Of wire to buy for a way: with slack, and spare at each end and each disconnect."""
+    along = sum(dist(a, b) for a, b in pairwise(points))
+    return along * (1 + SLACK_SHARE) + 2 * END_M + DISCONNECT_M * disconnects
+
+
+@dataclass(frozen=True)
+class Height:
+    """How high a point of a wire stands over the water at its worst, and the heel then, deg."""
+
+    key: int
+    at: int
+    point: Point
+    over_m: float
+    heel_deg: float
+
+
+def heights(ev: Evaluated) -> list[Height]:
+    """Of each place where a wire goes through the deck: at rest, and heeled as far as the trip
+    heels the boat. None for a boat that does not float."""
+    found = [
+        (route.key, i, route.points[i + 1])
+        for route in ev.once(routes).values()
+        for i, by in enumerate(route.held)
+        if by in THROUGH
+    ]
+    rest = at_rest(ev)
+    if not found or rest is None:
+        return []
+    spots = np.array([point for _, _, point in found])
+    over, heel = rest.settled.rest.height_over_water_m(spots)[0], np.zeros(len(found))
+    for way in (1.0, -1.0):  # starboard down, then port
+        most = max((way * (one.heel_deg or 0.0) for one in ev.once(readings)), default=0.0)
+        if most <= 0:
+            continue
+        held = rest.settled.held
+        heights_m = held.height_over_water_m(spots * (1.0, way, 1.0))
+        known = np.isfinite(heights_m).all(axis=1)
+        angles = np.degrees(held.heel_rad)[known]
+        for i in range(len(found)):
+            low = float(np.interp(most, angles, heights_m[known, i]))
+            if low < over[i]:
+                over[i], heel[i] = low, way * most
+    return [
+        Height(key, i, point, float(over[n]), float(heel[n]))
+        for n, (key, i, point) in enumerate(found)
+    ]
+
+
+@dataclass(frozen=True)
+class InTheWay:
+    """A wire in room that legs need: which, the room's name, where, and how far it must go."""
+
+    key: int
+    room: str
+    at: Point
+    clear_m: float
+
+
+def among_the_legs(ev: Evaluated) -> list[InTheWay]:
+    """Wires nearer to legs, feet and pedals than may be, or across the way out of the seat; the
+    nearest place of each wire and room."""
+    lying = ev.once(routes)
+    hangs_on = lying, needed(ev.rigged)
+    return ev.again("power legs", hangs_on, lambda: _among_the_legs(ev))
+
+
+def _among_the_legs(ev: Evaluated) -> list[InTheWay]:
+    lying = list(ev.once(routes).values())
+    rooms = [one for one in needed(ev.rigged) if one.group == "legs" and one.counts]
+    if not lying or not rooms:
+        return []
+    ends = [(r.key, a, b) for r in lying for a, b in pairwise(r.points)]
+    a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
+    wires = rods(a, b, np.full(len(ends), _WIRE_M))
+    solids = together(*(one.solids for one in rooms))
+    whose = np.repeat(np.arange(len(rooms)), [len(one.solids) for one in rooms])
+    margin = np.array([one.margin_m for one in rooms])
+    first, second = near_pairs(wires, solids, float(margin.max()))
+    rows, found = closer(wires.take(first), solids.take(second), margin[whose[second]])
+    least: dict[tuple[int, int], InTheWay] = {}
+    for n, row in enumerate(rows.tolist()):
+        room = int(whose[second[row]])
+        key = ends[int(first[row])][0]
+        deep = float(margin[room] - found.gap_m[n])
+        known = least.get((key, room))
+        if known is None or deep > known.clear_m:
+            x, y, z = (float(v) for v in found.there_m[n])
+            least[key, room] = InTheWay(key, rooms[room].title, (x, y, z), deep)
+    return list(least.values())

@@ -1,0 +1,199 @@
+<script setup lang="ts">
+/** What a thing is electrically: a battery, or what it takes; empty fields are typical of it. */
+import { CHOICES } from '@/api/words'
+import type { Thing } from '@/api/client'
+
+type Battery = NonNullable<Thing['battery']>
+type Draw = NonNullable<Thing['draw']>
+const battery = defineModel<Battery | null>('battery', { required: true })
+const draw = defineModel<Draw | null>('draw', { required: true })
+
+const KIND = { lead_acid: 'lead-acid', lifepo4: 'LiFePO4', li_ion: 'Li-ion' }
+const UNITS = [
+  ['watts', 'W'],
+  ['amps', 'A'],
+  ['ohms', 'Ω'],
+] as const
+type Unit = (typeof UNITS)[number][0]
+const unitOf = (one: Draw): Unit =>
+  one.amps != null ? 'amps' : one.ohms != null ? 'ohms' : 'watts'
+const typed = (event: Event): number | null => {
+  const value = Number.parseFloat((event.target as HTMLInputElement).value.replace(',', '.'))
+  return Number.isFinite(value) ? value : null
+}
+const pick = (event: Event) => (event.target as HTMLSelectElement).value
+const ticked = (event: Event) => (event.target as HTMLInputElement).checked
+function setBattery(fields: Partial<Battery>): void {
+  if (battery.value) battery.value = { ...battery.value, ...fields }
+}
+function setDraw(fields: Partial<Draw>): void {
+  if (draw.value) draw.value = { ...draw.value, ...fields }
+}
+function setAmount(unit: Unit, value: number | null): void {
+  if (value !== null) setDraw({ watts: null, amps: null, ohms: null, [unit]: value })
+}
+const BATTERY: [keyof Battery, string][] = [
+  ['capacity_ah', 'Capacity, Ah'],
+  ['rated_hours', 'rated over, h'],
+  ['second_ah', 'Second capacity, Ah'],
+  ['second_hours', 'over, h'],
+  ['max_discharge_a', 'Gives at most, A'],
+  ['max_charge_a', 'Takes at most, A'],
+  ['cut_off_v', 'Switches off under, V'],
+  ['resistance_ohm', 'Resistance measured, Ω'],
+  ['usable_share', 'Share to use, 0–1'],
+  ['health_share', 'Health, 0.2–1'],
+  ['series', '12 V blocks in series'],
+]
+const DRAW: [keyof Draw, string][] = [
+  ['min_v', 'Works from, V'],
+  ['start_level', 'Starts with, times full'],
+  ['efficiency', 'Converter, 0–1'],
+  ['idle_w', 'Converter idle, W'],
+  ['usual_share', 'On of the day, 0–1'],
+]
+</script>
+
+<template>
+  <template v-if="battery">
+    <span>Battery</span>
+    <div class="grid" role="group" aria-label="Battery">
+      <label
+        >Kind
+        <select
+          :value="battery.chemistry"
+          @change="setBattery({ chemistry: pick($event) as Battery['chemistry'] })"
+        >
+          <option v-for="one in CHOICES.Battery.chemistry" :key="one" :value="one">
+            {{ KIND[one] }}
+          </option>
+        </select></label
+      >
+      <label
+        >Known by
+        <select
+          :value="battery.evidence"
+          @change="setBattery({ evidence: pick($event) as Battery['evidence'] })"
+        >
+          <option v-for="one in CHOICES.Battery.evidence" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label v-for="[field, word] in BATTERY" :key="field"
+        >{{ word }}
+        <input
+          type="number"
+          step="any"
+          min="0"
+          :value="battery[field] ?? ''"
+          placeholder="typical"
+          @change="setBattery({ [field]: typed($event) })"
+      /></label>
+    </div>
+  </template>
+  <template v-if="draw">
+    <span>Draw</span>
+    <div class="grid" role="group" aria-label="Draw">
+      <label
+        >At full
+        <span class="pair">
+          <input
+            type="number"
+            step="any"
+            min="0"
+            aria-label="Draw at full"
+            :value="draw[unitOf(draw)]"
+            @change="setAmount(unitOf(draw), typed($event))"
+          />
+          <select
+            :value="unitOf(draw)"
+            aria-label="Draws by"
+            @change="setAmount(pick($event) as Unit, draw[unitOf(draw)] ?? 1)"
+          >
+            <option v-for="[unit, word] in UNITS" :key="unit" :value="unit">{{ word }}</option>
+          </select>
+        </span></label
+      >
+      <label
+        >Known by
+        <select
+          :value="draw.evidence"
+          @change="setDraw({ evidence: pick($event) as Draw['evidence'] })"
+        >
+          <option v-for="one in CHOICES.Draw.evidence" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label v-for="[field, word] in DRAW" :key="field"
+        >{{ word }}
+        <input
+          type="number"
+          step="any"
+          min="0"
+          :value="draw[field] ?? ''"
+          placeholder="none"
+          @change="setDraw({ [field]: typed($event) ?? (field === 'idle_w' ? 0 : null) })"
+      /></label>
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="draw.critical"
+          @change="setDraw({ critical: ticked($event) })"
+        />
+        needed for the way home</label
+      >
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="draw.own_cells"
+          @change="setDraw({ own_cells: ticked($event) })"
+        />
+        cells of its own, no wire</label
+      >
+    </div>
+  </template>
+</template>
+
+<style scoped>
+span {
+  padding-top: 3px;
+  color: var(--soft);
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px 10px;
+}
+label {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  color: var(--soft);
+  font-size: 11px;
+}
+.tick {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  font-size: 13px;
+}
+.pair {
+  display: flex;
+  gap: 4px;
+  padding: 0;
+}
+input:not([type='checkbox']),
+select {
+  box-sizing: border-box;
+  width: 100%;
+  height: 24px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  font-size: 13px;
+}
+.pair select {
+  width: 52px;
+}
+</style>

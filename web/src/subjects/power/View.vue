@@ -1,0 +1,462 @@
+<script setup lang="ts">
+/** Power: wires on the boat, the one-line diagram, the day, what takes current, what to buy. */
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { api, ask, type Conductor, type FullPower, type Thing } from '@/api/client'
+import { useAsked } from '@/kit/useAsked'
+import { show } from '@/kit/units'
+import VerdictMark from '@/kit/VerdictMark.vue'
+import { told } from '@/kit/words'
+import { wireOf, wiresOf, worstByWire } from '@/drawing/wires'
+import type { HowFigure } from '@/setup/how'
+import HowDrawer from '@/setup/HowDrawer.vue'
+import { useLook } from '@/setup/look'
+import { useSetup } from '@/setup/useSetup'
+import { sectionsOf } from '@/setup/laidOver'
+import { withFields } from '@/setup/patch'
+import BatteryTable from './BatteryTable.vue'
+import BuyList from './BuyList.vue'
+import ChargerTable from './ChargerTable.vue'
+import DayChart from './DayChart.vue'
+import DayForm from './DayForm.vue'
+import LoadTable from './LoadTable.vue'
+import NewWire from './NewWire.vue'
+import OneLine from './OneLine.vue'
+import PowerSheet from './PowerSheet.vue'
+import SupplyTable from './SupplyTable.vue'
+import WireForm from './WireForm.vue'
+import { newKey, type Duty, type Power, type Wire } from './wiring'
+
+const store = useSetup()
+const look = useLook()
+const chosen = ref<number | null>(null)
+const asked = useAsked<FullPower>()
+const laying = useAsked<Conductor>()
+const { answer: full, busy } = asked
+/** Points of a wire in hand, drawn before they are answered. */
+const inHand = shallowRef<{ key: number; points: Wire['points'] } | null>(null)
+
+const power = computed(() => store.kept?.setup.power ?? null)
+const kept = computed(() => (power.value ? wiresOf(power.value.conductors) : {}))
+const wires = computed(() => {
+  const held = inHand.value
+  const wire = held && kept.value[String(held.key)]
+  return wire ? { ...kept.value, [String(held.key)]: { ...wire, points: held.points } } : kept.value
+})
+const figures = computed(() => store.figures?.power ?? null)
+const lies = computed(
+  () => figures.value?.conductors.find((one) => one.key === chosen.value) ?? null,
+)
+const names = computed(
+  () =>
+    new Map(
+      Object.entries(kept.value).map(([key, wire]) => [
+        Number(key),
+        `Wire to ${store.things[String(wire.end)]?.name ?? ''}`,
+      ]),
+    ),
+)
+const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
+const findings = computed(
+  () =>
+    store.figures?.findings.filter((one) => one.topic === 'power' && one.accepted === null) ?? [],
+)
+const verdicts = computed(() => worstByWire(findings.value))
+
+watch(
+  () => [store.confirmed?.setup_id, store.confirmed?.revision],
+  () => {
+    const setup_id = store.confirmed?.setup_id
+    if (setup_id === undefined) return
+    void asked.put(
+      () =>
+        ask(
+          api.POST('/api/v1/setups/{setup_id}/power', {
+            params: { path: { setup_id } },
+            body: { places: [] },
+          }),
+        ) as Promise<FullPower>,
+    )
+  },
+  { immediate: true },
+)
+watch(
+  () => store.kept?.setup_id,
+  () => (chosen.value = null),
+)
+
+async function lay(start: number, end: number): Promise<void> {
+  const setup_id = store.kept?.setup_id
+  if (setup_id === undefined) return
+  const answered = await laying.put(
+    () =>
+      ask(
+        api.POST('/api/v1/setups/{setup_id}/power/wire', {
+          params: { path: { setup_id } },
+          body: { start, end },
+        }),
+      ) as Promise<Conductor>,
+  )
+  if (!answered || !laying.answer.value) return
+  const before = Object.entries(kept.value).find(([, wire]) => wire.end === end)
+  const key = newKey()
+  // What is fed anew is no longer fed as it was.
+  const gone = before ? { [before[0]]: null } : {}
+  if (await store.putPower({ conductors: { ...gone, [String(key)]: laying.answer.value } }))
+    chosen.value = key
+}
+const change = (key: number, fields: Partial<Wire>) =>
+  store.putPower({
+    conductors: { [String(key)]: { ...kept.value[String(key)]!, ...fields } },
+  })
+function remove(key: number): void {
+  chosen.value = null
+  void store.putPower({ conductors: { [String(key)]: null } })
+}
+function moved(key: number, points: Wire['points'], done: boolean): void {
+  if (done) {
+    inHand.value = null
+    void change(key, { points })
+    return
+  }
+  inHand.value = { key, points }
+  const sections = sectionsOf(store.kept!.setup)
+  store.tryOut({
+    places: [],
+    ...withFields(sections, { power: { conductors: { [String(key)]: { points } } } }),
+  })
+}
+function letGo(): void {
+  inHand.value = null
+  store.stopTrying()
+}
+function setThing(id: number, fields: Partial<Thing>): void {
+  const before = store.things[String(id)]
+  if (before) void store.editThings([[id, before, { ...before, ...fields }]])
+}
+const setDuty = (id: number, duties: Duty[] | null) =>
+  store.putPower({ duties: { [String(id)]: duties } })
+const setDay = (fields: Partial<Power>) => store.putPower(fields)
+
+const figure = ref<HowFigure | null>(null)
+const HOWS: [HowFigure, string][] = [
+  ['volts', 'voltage'],
+  ['drop', 'lost on the way'],
+  ['fuse', 'fuse'],
+]
+
+const side = useTemplateRef<HTMLElement>('side')
+const { width: sideWidth } = useElementSize(side)
+const day = useTemplateRef<HTMLElement>('day')
+const { width: dayWidth } = useElementSize(day)
+const aboard = computed(() => [...store.places.keys()])
+</script>
+
+<template>
+  <div v-if="store.kept && store.drawing && store.figures && power" class="power" :aria-busy="busy">
+    <section class="boat" aria-label="Wires on the boat">
+      <div class="top">
+        <h1>Power</h1>
+        <p v-if="figures" class="sums" aria-live="polite">
+          <button
+            v-if="figures.left_share !== null"
+            type="button"
+            data-testid="power-left"
+            title="How was this computed?"
+            @click="figure = 'power'"
+          >
+            <b>{{ show(Math.max(0, figures.left_share), 'ratio', look.units) }}</b> left at the
+            day’s end
+          </button>
+          <span v-if="figures.least_hours !== null"
+            >lasts <b>{{ show(figures.least_hours, 'hours', look.units) }}</b></span
+          >
+          <span v-if="figures.home_h !== null"
+            >way home <b>{{ show(figures.home_h, 'hours', look.units) }}</b> of
+            {{ show(figures.home_asked_h ?? 0, 'hours', look.units) }} asked</span
+          >
+          <span v-if="figures.loads.length" class="hows"
+            >How:
+            <button v-for="[name, word] in HOWS" :key="name" type="button" @click="figure = name">
+              {{ word }}
+            </button></span
+          >
+        </p>
+      </div>
+      <PowerSheet
+        v-model="chosen"
+        :setup="store.kept.setup"
+        :drawing="store.drawing"
+        :figures="store.figures"
+        :things="store.things"
+        :wires="wires"
+        :names="names"
+        :verdicts="verdicts"
+        :units="look.units"
+        @moved="moved"
+        @let-go="letGo"
+      />
+      <div class="under">
+        <NewWire
+          :aboard="aboard"
+          :things="store.things"
+          :figures="figures"
+          :busy="laying.busy.value"
+          @add="lay"
+        />
+        <p v-if="laying.trouble.value" class="stop" role="alert">{{ laying.trouble.value }}</p>
+        <p class="soft key">
+          Thick as its gauge · <i class="fine" /> fine · <i class="watch" /> watch ·
+          <i class="fix" /> fix · <i class="stop" /> no-go · box: fuse · ring: gland · dot: clip
+        </p>
+      </div>
+    </section>
+    <section ref="side" class="side">
+      <div class="card diagram">
+        <OneLine
+          v-if="figures && sideWidth > 0"
+          v-model="chosen"
+          :power="figures"
+          :wires="wires"
+          :things="store.things"
+          :verdicts="verdicts"
+          :units="look.units"
+          :width="sideWidth - 18"
+        />
+        <p v-else class="soft">
+          No battery and nothing that takes current is aboard yet. Add them on the Gear screen, put
+          them aboard, then lay a wire.
+        </p>
+      </div>
+      <WireForm
+        v-if="chosen !== null && wires[String(chosen)]"
+        :wire="wires[String(chosen)]!"
+        :lies="lies"
+        :things="store.things"
+        :bow_x_m="bow_x_m"
+        :units="look.units"
+        @change="change(chosen, $event)"
+        @remove="remove(chosen)"
+      />
+      <div v-else class="card found">
+        <h2>{{ findings.length ? 'What is wrong' : 'Nothing wrong with the electrics' }}</h2>
+        <ul>
+          <li v-for="one in findings" :key="one.key">
+            <VerdictMark :verdict="one.verdict" />
+            <button type="button" @click="chosen = wireOf(one.key)">
+              {{ told(one.title.text, one.title.amounts ?? [], look.units) }}
+            </button>
+            <span class="soft">{{
+              told(one.clear.text, one.clear.amounts ?? [], look.units)
+            }}</span>
+          </li>
+        </ul>
+        <p class="soft">Suggestions that can be tried stand with the findings on the Bench.</p>
+      </div>
+    </section>
+    <section ref="day" class="card day" aria-label="The day">
+      <p v-if="asked.trouble.value || full?.trouble" class="stop" role="alert">
+        {{ asked.trouble.value || full?.trouble }}
+      </p>
+      <DayChart
+        v-if="full?.chart && dayWidth > 0"
+        :chart="full.chart"
+        :things="store.things"
+        :units="look.units"
+        :width="dayWidth - 14"
+      />
+      <p v-else-if="busy" class="soft" role="status">Working it out…</p>
+    </section>
+    <DayForm class="card pad" :power="power" @change="setDay" />
+    <div v-if="figures" class="card pad wide">
+      <LoadTable
+        :power="power"
+        :figures="figures"
+        :full="full"
+        :things="store.things"
+        :units="look.units"
+        @thing="(id, draw) => setThing(id, { draw })"
+        @duty="setDuty"
+      />
+      <BatteryTable
+        class="next"
+        :power="power"
+        :figures="figures"
+        :things="store.things"
+        :units="look.units"
+        @thing="(id, battery) => setThing(id, { battery })"
+        @charge="(id, share) => store.putPower({ charge: { [String(id)]: share } })"
+      />
+      <ChargerTable
+        v-if="figures.batteries.length"
+        class="next"
+        :power="power"
+        :full="full"
+        :batteries="figures.batteries.map((one) => one.thing_id)"
+        :things="store.things"
+        :units="look.units"
+        @change="(chargers) => store.putPower({ chargers })"
+      />
+    </div>
+    <template v-if="full">
+      <SupplyTable
+        class="card pad"
+        :supplies="full.supplies"
+        :things="store.things"
+        :units="look.units"
+      />
+      <BuyList
+        class="card pad"
+        :full="full"
+        :setup_id="store.kept.setup_id"
+        :things="store.things"
+        :units="look.units"
+      />
+    </template>
+    <HowDrawer
+      :setup_id="store.kept.setup_id"
+      :revision="store.kept.revision"
+      :figure="figure"
+      :units="look.units"
+      @close="figure = null"
+    />
+    <p class="soft wide">
+      Fuse each battery at its positive post. A lithium battery takes its own kind of charger, never
+      below freezing, and never unattended aboard. Salt water and a battery make gas and heat:
+      disconnect, rinse, no closed hatch with a wet battery. A dead screen is no way home: compass,
+      light and phone on cells of their own. What a wire carries are usual values; makers’ labels,
+      laws and standards win, and work beyond your skill goes to a qualified installer.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.power {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 440px;
+  gap: 12px 16px;
+  align-items: start;
+  padding: 12px 16px 18px;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: baseline;
+  margin-bottom: 6px;
+}
+h1,
+h2,
+.sums {
+  margin: 0;
+}
+.sums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+.sums button {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px dotted var(--soft);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: help;
+}
+.hows {
+  display: flex;
+  gap: 8px;
+  color: var(--soft);
+}
+.under {
+  display: grid;
+  gap: 6px;
+  margin-top: 8px;
+}
+.side {
+  display: grid;
+  gap: 10px;
+  min-width: 0;
+}
+.card {
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+}
+.diagram {
+  padding: 8px;
+  overflow-x: auto;
+}
+.pad,
+.found {
+  padding: 10px 12px;
+}
+.day {
+  padding: 6px;
+  min-width: 0;
+}
+.wide {
+  grid-column: 1 / -1;
+  min-width: 0;
+}
+.next {
+  margin-top: 14px;
+}
+.found ul {
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+.found li {
+  display: grid;
+  grid-template-columns: 58px 1fr;
+  gap: 0 6px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+}
+.found li .soft {
+  grid-column: 2;
+  font-size: 12px;
+}
+.found button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  font-weight: 600;
+  text-align: left;
+  cursor: pointer;
+}
+.key {
+  margin: 0;
+  font-size: 12px;
+}
+.key i {
+  display: inline-block;
+  width: 16px;
+  height: 4px;
+  border-radius: 2px;
+  background: var(--fine);
+  vertical-align: middle;
+}
+.key .watch {
+  background: var(--watch);
+}
+.key .fix {
+  background: var(--fix-mark);
+}
+.key .stop {
+  background: var(--stop);
+}
+@media (max-width: 900px) {
+  .power {
+    display: flex;
+    flex-direction: column;
+    align-items: stretch;
+    padding: 10px;
+  }
+}
+</style>
