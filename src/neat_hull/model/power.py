@@ -17,7 +17,7 @@ Chemistry = Literal["lead_acid", "lifepo4", "li_ion"]
 # Those that the table of what a wire carries lists.
 Gauge = Literal[24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2, 1, 0]
 Held = Literal["point", "clip", "gland", "hole", "hatch"]
-Amps = Annotated[float, Field(gt=0, le=1000)]
+Amps = Annotated[float, Field(ge=0.001, le=1000)]
 Volts = Annotated[float, Field(ge=0, le=100)]
 Celsius = Annotated[float, Field(ge=-30, le=80)]
 ThingId = Annotated[int, Field(ge=1, le=2**62)]
@@ -40,14 +40,14 @@ class Battery(Model):
     """
 
     chemistry: Chemistry = "lead_acid"
-    capacity_ah: float | None = Field(default=None, gt=0, le=1000)
+    capacity_ah: float | None = Field(default=None, ge=0.01, le=1000)
     evidence: Known = "guess"
-    rated_hours: float | None = Field(default=None, gt=0, le=200)
-    second_ah: float | None = Field(default=None, gt=0, le=1000)
-    second_hours: float | None = Field(default=None, gt=0, le=200)
-    resistance_ohm: float | None = Field(default=None, gt=0, le=10)
+    rated_hours: float | None = Field(default=None, ge=0.01, le=200)
+    second_ah: float | None = Field(default=None, ge=0.01, le=1000)
+    second_hours: float | None = Field(default=None, ge=0.01, le=200)
+    resistance_ohm: float | None = Field(default=None, ge=0.00001, le=10)
     measured_on: str | None = Field(default=None, max_length=10)
-    usable_share: float | None = Field(default=None, gt=0, le=1)
+    usable_share: float | None = Field(default=None, ge=0.01, le=1)
     health_share: float = Field(default=1.0, ge=0.2, le=1)
     series: int = Field(default=1, ge=1, le=4)
     cut_off_v: Volts | None = None
@@ -71,10 +71,10 @@ class Draw(Model):
     """
 
     amps: Amps | None = None
-    watts: float | None = Field(default=None, gt=0, le=10000)
-    ohms: float | None = Field(default=None, gt=0, le=10000)
+    watts: float | None = Field(default=None, ge=0.001, le=10000)
+    ohms: float | None = Field(default=None, ge=0.001, le=10000)
     evidence: Known = "guess"
-    efficiency: float | None = Field(default=None, gt=0, le=1)
+    efficiency: float | None = Field(default=None, ge=0.01, le=1)
     idle_w: float = Field(default=0.0, ge=0, le=100)
     min_v: Volts | None = None
     critical: bool = False
@@ -119,7 +119,7 @@ class Conductor(Model):
     area_mm2: float | None = Field(default=None, ge=0.2, le=50)
     insulation_c: Literal[60, 75, 90, 105] = 105
     points: list[RoutePoint] = Field(default=[], max_length=40)
-    length_m: float | None = Field(default=None, gt=0, le=50)
+    length_m: float | None = Field(default=None, ge=0.01, le=50)
     joints: int = Field(default=2, ge=0, le=40)
     disconnects: int = Field(default=0, ge=0, le=10)
     joints_ohm: float | None = Field(default=None, ge=0, le=10)
@@ -148,22 +148,22 @@ class Phase(Model):
     """A part of the day; one follows upon the other."""
 
     name: Name
-    hours: float = Field(gt=0, le=48)
+    hours: float = Field(ge=0.05, le=48)
 
 
 class Cycle(Model):
     """On and off in turn, on first."""
 
-    on_min: float = Field(gt=0, le=1440)
-    off_min: float = Field(gt=0, le=1440)
+    on_min: float = Field(ge=0.25, le=1440)
+    off_min: float = Field(ge=0.25, le=1440)
 
 
 class Duty(Model):
     """When a thing is on: in a phase, or all day where null; how much of the time, and of it."""
 
     phase: Name | None = None
-    share: float = Field(default=1.0, gt=0, le=1)
-    level: float = Field(default=1.0, gt=0, le=10)
+    share: float = Field(default=1.0, ge=0.001, le=1)
+    level: float = Field(default=1.0, ge=0.01, le=10)
     cycle: Cycle | None = None
 
 
@@ -171,7 +171,7 @@ class Home(Model):
     """What must be on for the way home, null for what is critical, and how many hours it takes."""
 
     on: list[ThingId] | None = Field(default=None, max_length=100)
-    hours: float = Field(default=0.5, gt=0, le=48)
+    hours: float = Field(default=0.5, ge=0.05, le=48)
 
 
 class Charger(Model):
@@ -191,6 +191,9 @@ def _without_nothing(rows: Any) -> Any:
 
 
 Taken = BeforeValidator(_without_nothing)
+
+
+LONGEST_DAY_H = 48.0
 
 
 class Power(Model):
@@ -216,7 +219,7 @@ class Power(Model):
     duties: Annotated[dict[Key, list[Duty]], Taken] = Field(default={}, max_length=200)
     moments: Annotated[dict[Name, dict[Key, float]], Taken] = Field(default={}, max_length=20)
     charge: Annotated[dict[Key, float], Taken] = Field(default={}, max_length=50)
-    moment_charge: float = Field(default=0.5, gt=0, le=1)
+    moment_charge: float = Field(default=0.5, ge=0.01, le=1)
     home: Home = Home()
     chargers: Annotated[dict[Name, Charger], Taken] = Field(default={}, max_length=20)
     air_c: Celsius = 20.0
@@ -226,6 +229,8 @@ class Power(Model):
         named = [phase.name for phase in self.phases]
         if len(set(named)) < len(named):
             raise ValueError("two phases have the same name")
+        if sum(phase.hours for phase in self.phases) > LONGEST_DAY_H:
+            raise ValueError(f"the phases come to more than {LONGEST_DAY_H:g} hours")
         for thing, duties in self.duties.items():
             for duty in duties:
                 if duty.phase is not None and duty.phase not in named:
