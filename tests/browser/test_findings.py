@@ -66,7 +66,7 @@ def test_the_faulty_demo_is_followed_to_the_end_and_undone_to_the_beginning(
     bench: Page, server: Server
 ) -> None:
     stops, fixes = count(bench, "stop"), count(bench, "fix")
-    assert (stops, fixes) == (1, 7)
+    assert (stops, fixes) == (1, 9)
     taken: list[str] = []
     while count(bench, "stop") + count(bench, "fix") and len(taken) < 12:
         label = follow(bench)
@@ -152,7 +152,7 @@ def test_filter_and_groups(bench: Page, server: Server) -> None:
     panel = bench.get_by_test_id("findings")
     bench.get_by_test_id("count-fix").click()
     open_causes(bench)
-    expect(panel.locator("li.card")).to_have_count(7)
+    expect(panel.locator("li.card")).to_have_count(9)
     expect(panel.locator("li.card.watch")).to_have_count(0)
     bench.get_by_test_id("by-place").click()
     expect(panel.locator("h3").first).to_be_visible()

@@ -13,6 +13,7 @@ from neat_hull.files.deck import numbered
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.demo import demo_setups
 from neat_hull.files.wall_sheet import wall_sheet
+from neat_hull.model.power import Power
 from neat_hull.model.setup import Setup
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluate
@@ -102,8 +103,11 @@ def test_any_name_leaves_plan_and_sheet_well_formed(name: str, boat: str) -> Non
 
 @pytest.mark.parametrize(("paper", "size"), [("a4", b"595.2756 841.8898"), ("letter", b"612 792")])
 @pytest.mark.parametrize("units", ["metric", "imperial"])
-def test_the_sheet_is_one_page_of_the_paper_asked_for(paper: Any, size: bytes, units: Any) -> None:
-    page = wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
+def test_the_sheet_is_one_page_and_one_for_wires(paper: Any, size: bytes, units: Any) -> None:
+    bare = DEMO.model_copy(update={"power": Power()})
+    page = wall_sheet(bare, drawing(bare), evaluate(bare), units, paper)
     assert page.count(b"/Type /Page\n") == 1
+    page = wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
+    assert page.count(b"/Type /Page\n") == 2
     assert size in page
     assert page == wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)

@@ -41,6 +41,7 @@ from tests.judged import (
 )
 from tests.places import on
 from tests.subjects.power import wirings
+from tests.subjects.sonar import hangings
 
 from neat_hull.model.boat import Cleat
 from neat_hull.model.judging import Accepted, Hand, Judging, LimitKey, Waters
@@ -215,6 +216,7 @@ CASES = [
     case("no-means-to-call", lambda: judged(without(CLEAN, PHONE), waters="river"),
          lambda: judged(CLEAN, waters="river")),
     *wirings.CASES,
+    *hangings.CASES,
 ]  # fmt: skip
 
 

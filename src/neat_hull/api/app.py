@@ -27,6 +27,7 @@ from neat_hull.api import (
     reach,
     setup_files,
     setups,
+    sonar,
     starting,
 )
 from neat_hull.api.guard import Guard
@@ -62,6 +63,7 @@ def create_app(
         changes,
         placing,
         power,
+        sonar,
         boat,
         anglers,
         gear,

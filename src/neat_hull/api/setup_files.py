@@ -24,7 +24,8 @@ from neat_hull.store.imports import (
     plan_import,
 )
 from neat_hull.store.setups import SetupName, list_setups, load_setup
-from neat_hull.whole.evaluate import evaluate, require_afloat
+from neat_hull.subjects.power.buying import to_buy
+from neat_hull.whole.evaluate import evaluate, evaluated, live, require_afloat
 from neat_hull.whole.registry import require_known_limits
 
 router = APIRouter(prefix="/setups", tags=["setup files"], route_class=Written)
@@ -125,10 +126,11 @@ def deck_plan(setup_id: SetupId, db: Db) -> Response:
 
 @router.get("/{setup_id}/sheet.pdf")
 def sheet(setup_id: SetupId, db: Db, units: Units = "metric", paper: Paper = "a4") -> Response:
-    """One page for the garage wall."""
-    setup = load_setup(db, setup_id).setup
-    page = wall_sheet(setup, draw(setup), evaluate(setup), units, paper)
-    return Response(page, media_type="application/pdf", headers=_attached(setup.name, "pdf"))
+    """One page for the garage wall, and one for the wires where there are any."""
+    ev = evaluated(load_setup(db, setup_id).setup)
+    buy = to_buy(ev)
+    page = wall_sheet(ev.setup, draw(ev.setup), live(ev), units, paper, buy)
+    return Response(page, media_type="application/pdf", headers=_attached(ev.setup.name, "pdf"))
 
 
 def _attached(name: str, suffix: str) -> dict[str, str]:

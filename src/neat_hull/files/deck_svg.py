@@ -11,13 +11,14 @@ _MARGIN_MM = 120.0
 _STYLE = (
     "path,line{fill:none;stroke:#17333a;stroke-width:3}"
     ".hull{fill:#e9e0c9}.well,.fitting{stroke-width:2;stroke-dasharray:12 8}"
+    ".wire{stroke:#c9761b;stroke-width:8}"
     ".thing{fill:#fffdf8}.rod{stroke:#6b3f1d;stroke-width:6}.middle{stroke-dasharray:30 10 4 10}"
     "text{font:32px sans-serif;fill:#17333a;text-anchor:middle}.note{text-anchor:start}"
 )
 
 
 def deck_svg(setup: Setup, drawing: Drawing, figures: Figures) -> str:
-    """Hull, wells, fittings and numbered things from above, bow at the left, port at the foot."""
+    """Hull, wells, fittings, numbered things and wires from above, bow left, port at the foot."""
     bow, stern = drawing.x_m[-1], drawing.x_m[0]
     half = max(drawing.half_breadth_m)
     # Tips that stand out past the ends are on the sheet too.
@@ -52,6 +53,9 @@ def deck_svg(setup: Setup, drawing: Drawing, figures: Figures) -> str:
         parts.append(path(thing.plan, "rod" if rod else "thing", thing.thing.name, closed=not rod))
         x, y = at(*thing.middle)
         parts.append(f'<text x="{x:.1f}" y="{y + 11:.1f}">{thing.number}</text>')
+    for wire in figures.power.conductors if figures.power is not None else ():
+        title = f"Wire to {setup.things[setup.power.conductors[wire.key].end].name}"
+        parts.append(path([(x, y) for x, y, _ in wire.points], "wire", title, closed=False))
     width = 2 * _MARGIN_MM + 1000 * (left - right)
     height = 2 * _MARGIN_MM + 1000 * (max(ys) - min(ys))
     title = f"{setup.name}, {setup.boat.name}: deck plan, 1:1, port at the foot"

@@ -1,6 +1,7 @@
 """One page for the garage wall: plan and side with numbered things, their places, figures."""
 
 import io
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
@@ -13,6 +14,8 @@ from neat_hull.files.deck import Numbered, Outline, numbered
 from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
+from neat_hull.model.power_day import BuyRow
+from neat_hull.model.power_figures import ConductorFigure
 from neat_hull.model.setup import Setup
 
 Units = Literal["metric", "imperial"]
@@ -23,6 +26,12 @@ _CAUTIONS = (
     "The law and the maker's rating and instructions come first; use whichever limit is lower.",
     "The hull is an estimate until it is tested afloat. Wear the PFD; try changes in shallow warm",
     "water, with help. Never anchor from the side; be able to let go in one motion.",
+)
+
+_WIRING_CAUTIONS = (
+    "Fuse each battery at its positive post. Usual values: makers' labels, laws and standards win,",
+    "and work beyond your skill goes to a qualified installer. Lithium takes its own charger,",
+    "never below freezing. Compass, light and phone for the way home have cells of their own.",
 )
 
 
@@ -44,9 +53,15 @@ _EDGES: dict[Units, _Edge] = {"metric": _Edge("cm", "kg"), "imperial": _Edge("in
 
 
 def wall_sheet(
-    setup: Setup, drawing: Drawing, figures: Figures, units: Units, paper: Paper
+    setup: Setup,
+    drawing: Drawing,
+    figures: Figures,
+    units: Units,
+    paper: Paper,
+    buy: Sequence[BuyRow] = (),
 ) -> bytes:
-    """The page, portrait, in the user's units. The same setup gives the same bytes."""
+    """The page, portrait, in the user's units, and one more for wires where there are any: their
+    ways, and what to `buy` for them. The same setup gives the same bytes."""
     out = io.BytesIO()
     size = pagesizes.A4 if paper == "a4" else pagesizes.LETTER
     canvas = Canvas(out, pagesize=size, invariant=1)
@@ -59,6 +74,15 @@ def wall_sheet(
     page.table(things, drawing, edge)
     page.foot()
     canvas.showPage()
+    wires = [] if figures.power is None else figures.power.conductors
+    if wires:
+        page = _Page(canvas, *size)
+        page.text(f"Wiring of {setup.name} - {setup.boat.name}", 15, _BOLD)
+        page.drawing(setup, drawing, figures, things, wires)
+        page.wires(setup, wires, edge)
+        page.buy(buy, edge)
+        page.foot(_WIRING_CAUTIONS)
+        canvas.showPage()
     canvas.save()
     return out.getvalue()
 
@@ -76,9 +100,14 @@ class _Page:
         self._canvas.drawString(_MARGIN, self._y, _plain(text))
 
     def drawing(
-        self, setup: Setup, drawing: Drawing, figures: Figures, things: list[Numbered]
+        self,
+        setup: Setup,
+        drawing: Drawing,
+        figures: Figures,
+        things: list[Numbered],
+        wires: Sequence[ConductorFigure] = (),
     ) -> None:
-        """From above and from the side, on one scale that is told."""
+        """From above and from the side, on one scale that is told; with wires, those in bold."""
         bow, stern = drawing.x_m[-1], drawing.x_m[0]
         xs = [x for one in things for x, _ in one.plan] + [bow, stern]
         scale = (self._width - 2 * _MARGIN) / (max(xs) - min(xs))
@@ -116,6 +145,9 @@ class _Page:
             self._path(side(one.side), 0.6, closed=not rod)
             (x, y) = plan([one.middle])[0]
             self._number(one.number, x, y)
+        for wire in wires:
+            self._path(plan([(x, y) for x, y, _ in wire.points]), 2.2, closed=False)
+            self._path(side([(x, z) for x, _, z in wire.points]), 2.2, closed=False)
         self._y = base - 14
         self._canvas.setFont(_SANS, 8)
         told = f"bow at the left, port at the foot; drawn 1:{1000 * mm / scale:.0f}"
@@ -145,24 +177,54 @@ class _Page:
     def table(self, things: list[Numbered], drawing: Drawing, edge: _Edge) -> None:
         """Where each thing goes; closer lines where there are many."""
         head = ("", "thing", "from the bow", "off the centerline", "height", "weight")
-        at = [
-            _MARGIN + share * (self._width - 2 * _MARGIN)
-            for share in (0.0, 0.045, 0.50, 0.62, 0.79, 0.90)
-        ]
+        rows = [head, *(self._row(one, drawing, edge) for one in things)]
+        self._columns(rows, (0.0, 0.045, 0.50, 0.62, 0.79, 0.90))
+
+    def wires(self, setup: Setup, wires: Sequence[ConductorFigure], edge: _Edge) -> None:
+        """From what to what, how thick, how long, and its fuse."""
+        rows = [("wire", "gauge", "length", "fuse", "from the post", "points")]
+        for one in wires:
+            wire = setup.power.conductors[one.key]
+            names = [setup.things[i].name for i in (wire.start, wire.end)]
+            fused = wire.fuse_a is not None
+            rows.append(
+                (
+                    " to ".join(names),
+                    f"AWG {wire.awg}" if wire.awg is not None else f"{wire.area_mm2:g} mm2",
+                    edge.long(one.length_m),
+                    f"{wire.fuse_a:g} A" if fused else "none",
+                    edge.long(wire.fuse_at_m) if fused else "",
+                    str(len(wire.points)),
+                )
+            )
+        self._columns(rows, (0.0, 0.52, 0.62, 0.73, 0.81, 0.94))
+
+    def buy(self, rows: Sequence[BuyRow], edge: _Edge) -> None:
+        """What to buy, lengths with slack."""
+        if rows:
+            told = [("to buy", "", "")]
+            for one in rows:
+                much = str(one.count) if one.length_m is None else edge.long(one.length_m)
+                told.append((f"{one.what} {one.size}".strip(), much, one.note))
+            self._columns(told, (0.0, 0.30, 0.42))
+
+    def _columns(self, rows: Sequence[tuple[str, ...]], shares: tuple[float, ...]) -> None:
+        """A table under a bold head; closer lines where the page is short of room."""
+        at = [_MARGIN + share * (self._width - 2 * _MARGIN) for share in shares]
         room = self._y - _MARGIN - 44
-        step = max(4.0, min(12.0, room / (len(things) + 2)))
+        step = max(4.0, min(12.0, room / (len(rows) + 1)))
         size = min(9.0, step * 0.8)
         self._y -= 6
-        for row in [head, *(self._row(one, drawing, edge) for one in things)]:
+        for n, row in enumerate(rows):
             self._y -= step
-            self._canvas.setFont(_BOLD if row is head else _SANS, size)
+            self._canvas.setFont(_BOLD if n == 0 else _SANS, size)
             for x, cell in zip(at, row, strict=True):
-                self._canvas.drawString(x, self._y, _fitted(_plain(cell), size, 0.44 * self._width))
+                self._canvas.drawString(x, self._y, _fitted(_plain(cell), size, 0.5 * self._width))
 
-    def foot(self) -> None:
+    def foot(self, cautions: tuple[str, ...] = _CAUTIONS) -> None:
         """The cautions."""
         self._canvas.setFont(_SANS, 8)
-        for i, line in enumerate(reversed(_CAUTIONS)):
+        for i, line in enumerate(reversed(cautions)):
             self._canvas.drawString(_MARGIN, _MARGIN + 10 * i, line)
 
     @staticmethod

@@ -10,6 +10,7 @@ from neat_hull.model.load import Weight
 from neat_hull.model.power_figures import PowerFigures
 from neat_hull.model.reach import Aboard
 from neat_hull.model.room import Clash
+from neat_hull.model.sonar import Sonar
 
 
 class Figures(Answer):
@@ -31,5 +32,6 @@ class Figures(Answer):
     clashes: list[Clash]
     bands: Bands | None
     power: PowerFigures | None
+    sonar: Sonar | None
     findings: list[Finding]
     cards: list[Card]

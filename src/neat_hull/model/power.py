@@ -158,12 +158,15 @@ class Cycle(Model):
     off_min: float = Field(ge=0.25, le=1440)
 
 
+Level = Annotated[float, Field(ge=0.01, le=10)]
+
+
 class Duty(Model):
     """When a thing is on: in a phase, or all day where null; how much of the time, and of it."""
 
     phase: Name | None = None
     share: float = Field(default=1.0, ge=0.001, le=1)
-    level: float = Field(default=1.0, ge=0.01, le=10)
+    level: Level = 1.0
     cycle: Cycle | None = None
 
 
@@ -217,7 +220,7 @@ class Power(Model):
         max_length=20,
     )
     duties: Annotated[dict[Key, list[Duty]], Taken] = Field(default={}, max_length=200)
-    moments: Annotated[dict[Name, dict[Key, float]], Taken] = Field(default={}, max_length=20)
+    moments: Annotated[dict[Name, dict[Key, Level]], Taken] = Field(default={}, max_length=20)
     charge: Annotated[dict[Key, float], Taken] = Field(default={}, max_length=50)
     moment_charge: float = Field(default=0.5, ge=0.01, le=1)
     home: Home = Home()

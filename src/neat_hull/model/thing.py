@@ -11,6 +11,7 @@ from pydantic import Field
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Evidence
 from neat_hull.model.power import Battery, Draw, FuseBlock
+from neat_hull.model.sonar import Transducer
 
 Kind = Literal[
     "rod",
@@ -160,6 +161,7 @@ class Thing(Model):
     battery: Battery | None = None
     draw: Draw | None = None
     fuse: FuseBlock | None = None
+    transducer: Transducer | None = None
     care: Care | None = None
 
     @property

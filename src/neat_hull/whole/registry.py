@@ -23,6 +23,7 @@ from neat_hull.subjects import (
     rods,
     room,
     sight,
+    sonar,
     trip,
 )
 
@@ -41,6 +42,7 @@ SUBJECTS: tuple[Subject, ...] = (
     basics.SUBJECT,
     trip.SUBJECT,
     power.SUBJECT,
+    sonar.SUBJECT,
     calibration.SUBJECT,
 )
 

@@ -63,6 +63,14 @@ def with_motor(ohms: float = 0.3, awg: Gauge = 8, start_level: float = 2.5) -> S
     return with_power(boat, conductors={1: wire(), 2: fed})
 
 
+def beside(apart_m: float) -> Setup:
+    """A motor ahead of the screen, its wire so far inboard of the screen's."""
+    boat = aboard(WIRED, MOTOR, 2.80, -0.20, draw={"ohms": 3.0, "start_level": 1.5})
+    points = [one.model_copy(update={"z_m": one.z_m + apart_m}) for one in ALONG]
+    fed = Conductor(start=BATTERY, end=MOTOR, awg=8, fuse_a=10.0, points=points)
+    return with_power(boat, conductors={1: wire(), 2: fed})
+
+
 def with_second(chemistry: str, **battery: Any) -> Setup:
     """A second battery joined to the first, each with a fused lead to a block."""
     aspect = {"chemistry": chemistry, "capacity_ah": 20.0} | battery
@@ -144,5 +152,6 @@ CASES: list[Case] = [
     case("power-among-legs", lambda: wired_by(points=_AT_LEGS), lambda: WIRED),
     case("power-rubs", lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="hole")]),
          lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="gland")])),
+    case("power-beside-motor", lambda: beside(0.09), lambda: beside(0.11)),
     case("power-hangs-free", lambda: wired_by(points=ALONG[1:]), lambda: WIRED),
 ]  # fmt: skip

@@ -1022,9 +1022,29 @@ export interface paths {
         };
         /**
          * Sheet
-         * @description One page for the garage wall.
+         * @description One page for the garage wall, and one for the wires where there are any.
          */
         get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/sonar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sonar
+         * @description The schools of placing a transducer, each tried on this boat; stores nothing.
+         */
+        get: operations["sonar"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2846,6 +2866,7 @@ export interface components {
             /** Findings */
             findings: components["schemas"]["Finding"][];
             power: components["schemas"]["PowerFigures"] | null;
+            sonar: components["schemas"]["Sonar"] | null;
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
             trouble: string | null;
@@ -4582,6 +4603,49 @@ export interface components {
             text: string;
         };
         /**
+         * SchoolFigure
+         * @description A school of placing it, tried on this boat: where its face would be, and what comes of it.
+         */
+        SchoolFigure: {
+            /** Below Hull M */
+            below_hull_m: number | null;
+            /** Cautions */
+            cautions: string[];
+            /** Cut Off Deg */
+            cut_off_deg: number | null;
+            /** Depth M */
+            depth_m: number | null;
+            /** Drag N */
+            drag_n: number | null;
+            /** Face At */
+            face_at: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Least M */
+            least_m: number | null;
+            /**
+             * Mount
+             * @enum {string}
+             */
+            mount: "inside" | "recess" | "arm" | "motor" | "pole";
+            /** Possible */
+            possible: boolean;
+            /** Why Not */
+            why_not: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Schools
+         * @description The ways of placing a transducer, side by side.
+         */
+        Schools: {
+            /** Schools */
+            schools: components["schemas"]["SchoolFigure"][];
+        };
+        /**
          * Scupper
          * @description A tube that lets water off the deck.
          */
@@ -4885,6 +4949,81 @@ export interface components {
             setup_id: number;
             /** Undo Label */
             undo_label: string | null;
+        };
+        /**
+         * Sonar
+         * @description All transducers aboard.
+         */
+        Sonar: {
+            /** Transducers */
+            transducers: components["schemas"]["SonarFigure"][];
+        };
+        /**
+         * SonarFigure
+         * @description One transducer as it hangs. Depths are of its face under the water, m, negative out of it.
+         *
+         *     depth_m at rest; least_m at the worst of the trip's heels, at least_heel_deg (starboard down).
+         *     below_hull_m is how far it stands out under the hull's lowest point, below_here_m under the
+         *     hull where it is; behind_drive_m how far aft of the drive, null ahead of it or clear of it.
+         *     cut_off_deg is what the hull hides of a side beam, counted down from level. On the bottom at
+         *     bottom_m the cone is bottom_wide_m across; drag_n at speed_m_s, heeling by heel_deg.
+         *     ball_from_m: a downrigger's ball is in the cone from that depth on, null without one.
+         */
+        SonarFigure: {
+            /** Ball At */
+            ball_at: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Ball From M */
+            ball_from_m: number | null;
+            /** Behind Drive M */
+            behind_drive_m: number | null;
+            /** Below Here M */
+            below_here_m: number;
+            /** Below Hull M */
+            below_hull_m: number;
+            /** Bottom M */
+            bottom_m: number;
+            /** Bottom Wide M */
+            bottom_wide_m: number;
+            /** Cone Deg */
+            cone_deg: number;
+            /** Cut Off Deg */
+            cut_off_deg: number;
+            /** Depth M */
+            depth_m: number;
+            /** Drag N */
+            drag_n: number;
+            /** Face At */
+            face_at: [
+                number,
+                number,
+                number
+            ];
+            /** From Bow Share */
+            from_bow_share: number;
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Least Heel Deg */
+            least_heel_deg: number;
+            /** Least M */
+            least_m: number;
+            /**
+             * Mount
+             * @enum {string}
+             */
+            mount: "inside" | "recess" | "arm" | "motor" | "pole";
+            /** Speed M S */
+            speed_m_s: number;
+            /** Thing Id */
+            thing_id: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * Standing
@@ -5255,6 +5394,7 @@ export interface components {
              * @enum {string}
              */
             shape: "box" | "cylinder" | "bag" | "rod" | "pole";
+            transducer?: components["schemas"]["Transducer"] | null;
             /**
              * Use
              * @default hourly
@@ -5413,6 +5553,43 @@ export interface components {
             y_m: number;
             /** Z M */
             z_m: number;
+        };
+        /**
+         * Transducer
+         * @description It sounds: its cone, where it is mounted, and what lies between its face and the water.
+         *
+         *     mount is one of the schools: inside the hull, in a recess or scupper under it, on an arm over
+         *     the side, on the motor, or on a pole that is turned by hand. side_beams look to both sides.
+         *     reads_temperature says that it is to show the water's.
+         */
+        Transducer: {
+            /**
+             * Cone Deg
+             * @default 20
+             */
+            cone_deg: number;
+            /**
+             * Mount
+             * @default recess
+             * @enum {string}
+             */
+            mount: "inside" | "recess" | "arm" | "motor" | "pole";
+            /**
+             * Reads Temperature
+             * @default true
+             */
+            reads_temperature: boolean;
+            /**
+             * Side Beams
+             * @default false
+             */
+            side_beams: boolean;
+            /**
+             * Through
+             * @default water
+             * @enum {string}
+             */
+            through: "water" | "plastic" | "foam or air";
         };
         /**
          * Trial
@@ -8489,6 +8666,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sonar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Schools"];
                 };
             };
             /** @description Not Found */

@@ -591,6 +591,15 @@ export const CHOICES = {
       "hatch"
     ]
   },
+  "SchoolFigure": {
+    "mount": [
+      "inside",
+      "recess",
+      "arm",
+      "motor",
+      "pole"
+    ]
+  },
   "Setup": {
     "water": [
       "fresh",
@@ -609,6 +618,21 @@ export const CHOICES = {
     "posture": [
       "sits",
       "stands"
+    ]
+  },
+  "SonarFigure": {
+    "mount": [
+      "inside",
+      "recess",
+      "arm",
+      "motor",
+      "pole"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
     ]
   },
   "Suggestion": {
@@ -762,6 +786,20 @@ export const CHOICES = {
     "water": [
       "fresh",
       "salt"
+    ]
+  },
+  "Transducer": {
+    "mount": [
+      "inside",
+      "recess",
+      "arm",
+      "motor",
+      "pole"
+    ],
+    "through": [
+      "water",
+      "plastic",
+      "foam or air"
     ]
   },
   "Trial": {
@@ -1201,6 +1239,13 @@ export const USUAL = {
     "width_m": 0.0,
     "lost_m3": 0.0,
     "kind": "track"
+  },
+  "Transducer": {
+    "mount": "recess",
+    "through": "water",
+    "cone_deg": 20.0,
+    "side_beams": false,
+    "reads_temperature": true
   },
   "Trial": {
     "places": []

@@ -9,9 +9,10 @@ import { compare } from '@/subjects/compare'
 import { gear, shapes } from '@/subjects/gear'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
+import { sonar } from '@/subjects/sonar'
 
 /** In the order of the work, a line each. */
-export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, power, compare]
+export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, power, sonar, compare]
 
 export const router = createRouter({
   history: createWebHistory(),

@@ -52,6 +52,7 @@ const ROLES = [
   ['battery', 'a battery', USUAL.Battery],
   ['draw', 'takes current', { ...USUAL.Draw, watts: 10 }],
   ['fuse', 'a fuse block', USUAL.FuseBlock],
+  ['transducer', 'a transducer', USUAL.Transducer],
 ] as const
 export type Role = (typeof ROLES)[number][0]
 export const ROLE_WORDS = ROLES.map(([role, words]) => [role, words] as const)

@@ -292,6 +292,7 @@ _BY_CODE = {
     "power-unfed": _fed,
     "power-among-legs": _another_way,
     "power-hangs-free": _more_clips,
+    "power-beside-motor": _another_way,
     "power-rubs": _no_rub,
     "power-gland-low": _higher,
 }

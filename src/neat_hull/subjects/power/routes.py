@@ -8,7 +8,8 @@ from math import dist
 import numpy as np
 
 from neat_hull.model.base import Point
-from neat_hull.model.power import Conductor, Held
+from neat_hull.model.power import Conductor, Draw, Held
+from neat_hull.physics.arrays import Array
 from neat_hull.physics.gaps import closer
 from neat_hull.physics.solids import near_pairs, rods, together
 from neat_hull.rig.evaluated import Evaluated
@@ -146,3 +147,63 @@ def _among_the_legs(ev: Evaluated) -> list[InTheWay]:
             x, y, z = (float(v) for v in found.there_m[n])
             least[key, room] = InTheWay(key, rooms[room].title, (x, y, z), deep)
     return list(least.values())
+
+
+BESIDE_M, BESIDE_FOR_M, CROSSING_DEG = 0.10, 0.30, 30.0
+_LOOK_M = 0.05  # how closely two wires are followed beside each other
+
+
+@dataclass(frozen=True)
+class Beside:
+    """Two wires that run beside each other: for how far, and where."""
+
+    key: int
+    other: int
+    along_m: float
+    at: Point
+
+
+def beside_motors(ev: Evaluated) -> list[Beside]:
+    """Wires to what is critical that run close to one to a motor, and not across it."""
+    power, lying = ev.setup.power, ev.once(routes)
+
+    def to(key: int) -> Draw | None:
+        return ev.thing(power.conductors[key].end).draw
+
+    motors = [k for k in lying if (d := to(k)) is not None and d.start_level is not None]
+    clean = [k for k in lying if (d := to(k)) is not None and d.critical and k not in motors]
+    found = []
+    for key in clean:
+        for other in motors:
+            along, at = _run_beside(lying[key].points, lying[other].points)
+            if along > BESIDE_FOR_M:
+                found.append(Beside(key, other, along, at))
+    return found
+
+
+def _run_beside(one: Sequence[Point], other: Sequence[Point]) -> tuple[float, Point]:
+    """How far a way runs within BESIDE_M of another and not across it, and the last such place."""
+    along, at = 0.0, one[0]
+    others = [(np.array(a), np.array(b)) for a, b in pairwise(other) if a != b]
+    for a, b in pairwise(one):
+        start, way = np.array(a), np.array(b) - np.array(a)
+        size = float(np.linalg.norm(way))
+        if size == 0.0:
+            continue
+        steps = max(1, round(size / _LOOK_M))
+        for n in range(steps):
+            spot = start + way * ((n + 0.5) / steps)
+            if any(_is_beside(spot, way / size, p, q) for p, q in others):
+                along += size / steps
+                x, y, z = (float(v) for v in spot)
+                at = x, y, z
+    return along, at
+
+
+def _is_beside(spot: Array, way: Array, p: Array, q: Array) -> bool:
+    run = q - p
+    share = float(np.clip((spot - p) @ run / (run @ run), 0.0, 1.0))
+    if float(np.linalg.norm(spot - p - share * run)) > BESIDE_M:
+        return False
+    turn = abs(float(way @ run)) / float(np.linalg.norm(run))
+    return turn > float(np.cos(np.radians(CROSSING_DEG)))

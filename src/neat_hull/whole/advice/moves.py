@@ -121,8 +121,8 @@ def moves_of(rigged: Rigged, thing_id: int, without: bool = False) -> Iterator[M
 
 
 def stays(thing: Thing) -> bool:
-    """Whether it is a part that the boat is not itself without."""
-    return thing.part in ("seat", "drive", "rudder")
+    """Whether it is a part that the boat is not itself without, or hangs where it must to sound."""
+    return thing.part in ("seat", "drive", "rudder") or thing.transducer is not None
 
 
 def lies_flat(thing: Thing) -> bool:

@@ -8,7 +8,15 @@ from neat_hull.model.base import Point
 from neat_hull.model.said import Said, capital
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
-from neat_hull.subjects.power.routes import HELD, among_the_legs, heights, routes
+from neat_hull.subjects.power.routes import (
+    BESIDE_FOR_M,
+    BESIDE_M,
+    HELD,
+    among_the_legs,
+    beside_motors,
+    heights,
+    routes,
+)
 from neat_hull.subjects.power.rules.common import (
     USUAL,
     wire_words,
@@ -124,4 +132,26 @@ def _longest_free(points: tuple[Point, ...], held: tuple[str, ...]) -> tuple[flo
     return best, at
 
 
-RULES = (gland_low, in_leg_room, rubs, hangs_free)
+@rule("power-beside-motor", topic="power")
+def beside_motor(ev: Evaluated) -> Iterable[Found]:
+    """A screen's or light's wire close along a motor's. Usual practice keeps them apart."""
+    for one in ev.once(beside_motors):
+        end = ev.setup.power.conductors[one.key].end
+        yield Found(
+            "watch",
+            Said.of(
+                f"{capital(wire_words(ev, one.key))}: {{}} beside a motor's", length=one.along_m
+            ),
+            "The motor's current shows as noise on the sonar.",
+            Said.of("Lead it {} away, or on the other side; to cross it is fine", length=BESIDE_M),
+            badness=one.along_m,
+            thing_id=end,
+            part=f"wire {one.key}",
+            at=one.at,
+            where=ev.whereabouts(one.at[0], one.at[1]),
+            figure=amount("length", one.along_m),
+            limit=amount("length", BESIDE_FOR_M),
+        )
+
+
+RULES = (gland_low, in_leg_room, rubs, hangs_free, beside_motor)

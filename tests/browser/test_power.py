@@ -1,0 +1,193 @@
+"""Power as a person walks it: wire it, see it brown out, mend it, lead it off the legs."""
+
+import re
+
+import pytest
+from playwright.sync_api import Locator, Page, expect
+from tests.servers import Server
+
+BATTERY, SCREEN = "Battery 20 Ah", "7-inch screen"
+
+
+@pytest.fixture
+def power(bench: Page, server: Server) -> Page:
+    """The Power screen of the first demo setup."""
+    bench.goto(f"{server.url}/power")
+    expect(bench.get_by_role("heading", name="Power")).to_be_visible()
+    return bench
+
+
+def edges(page: Page) -> Locator:
+    """Wires of the one-line diagram."""
+    return page.locator(".diagram .edge")
+
+
+def saved(page: Page) -> None:
+    """The last change is kept."""
+    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
+
+
+def remove_all(page: Page) -> None:
+    """Take every wire away, by the keyboard."""
+    while count := edges(page).count():
+        edges(page).first.focus()
+        page.keyboard.press("Enter")
+        page.get_by_test_id("remove-wire").press("Enter")
+        expect(edges(page)).to_have_count(count - 1)
+    saved(page)
+
+
+def lay(page: Page, start: str, end: str) -> None:
+    """A wire from what to what."""
+    page.get_by_test_id("wire-from").select_option(label=start)
+    to = page.get_by_test_id("wire-to")
+    label = to.locator("option", has_text=end).first.inner_text()
+    to.select_option(label=label)
+    page.get_by_test_id("add-wire").press("Enter")
+    expect(page.locator("section.wire h2")).to_contain_text(f"{start} to {end}")
+    saved(page)
+
+
+def wrong(page: Page, words: str) -> Locator:
+    """A line of what is wrong."""
+    return page.locator(".found li", has_text=words)
+
+
+def look_away(page: Page) -> None:
+    """Select no wire: what is wrong is told again."""
+    page.locator(".sheet svg").click(position={"x": 400, "y": 395})
+
+
+def test_wired_from_nothing_by_keyboard(power: Page) -> None:
+    remove_all(power)
+    expect(wrong(power, f"{SCREEN}: no wire from a battery")).to_be_visible()
+    lay(power, BATTERY, SCREEN)
+    lay(power, BATTERY, "Flag and light")
+    expect(edges(power)).to_have_count(2)
+    look_away(power)
+    expect(power.locator(".found li")).to_have_count(0)
+    power.get_by_test_id("undo").click()
+    expect(edges(power)).to_have_count(1)
+
+
+def add_motor(page: Page, server: Server) -> None:
+    """A motor and a small battery from the catalogue, put on the bare deck."""
+    setup = page.request.get(f"{server.url}/api/v1/setups/1").json()
+    things = [
+        one
+        for one in page.request.get(f"{server.url}/api/v1/catalog").json()
+        if one["name"] in ("Shaft motor", "Lead-acid 12 V 9 Ah")
+    ]
+    state = page.request.put(
+        f"{server.url}/api/v1/setups/1/things",
+        data={"revision": setup["revision"],
+              "things": [{"thing_id": None, "thing": one | {"shape": "box", "part": None}}
+                         for one in things]},
+    ).json()  # fmt: skip
+    ids = {
+        one["name"]: int(key)
+        for key, one in state["setup"]["things"].items()
+        if one["name"] in ("Shaft motor", "Lead-acid 12 V 9 Ah")
+    }
+    spots = {"Shaft motor": (0.35, 0.0), "Lead-acid 12 V 9 Ah": (3.0, -0.05)}
+    edits = [
+        {"what": "place", "id": ids[name], "was": None,
+         "fields": {"x_m": x, "y_m": y, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}}
+        for name, (x, y) in spots.items()
+    ]  # fmt: skip
+    answer = page.request.patch(f"{server.url}/api/v1/setups/1", data={"edits": edits})
+    assert answer.ok, answer.text()
+
+
+def test_the_screen_browns_out_and_gets_its_own_battery(power: Page, server: Server) -> None:
+    add_motor(power, server)
+    power.reload()
+    lay(power, "Lead-acid 12 V 9 Ah", "Shaft motor")
+    lay(power, "Lead-acid 12 V 9 Ah", SCREEN)
+    look_away(power)
+    dark = wrong(power, f"{SCREEN}: goes dark when Shaft motor starts")
+    expect(dark).to_be_visible()
+    expect(power.get_by_test_id("worst-6")).to_contain_text("goes dark")
+    table = power.get_by_role("region", name="Two supplies side by side")
+    expect(table).to_contain_text("To charge at home")
+    lay(power, BATTERY, SCREEN)
+    look_away(power)
+    expect(dark).to_have_count(0)
+    expect(power.get_by_test_id("worst-6")).not_to_contain_text("goes dark")
+
+
+def test_moving_the_battery_shows_trim_and_what_is_lost(power: Page, server: Server) -> None:
+    power.goto(f"{server.url}/bench")
+    line = power.get_by_test_id("power")
+    expect(line).to_contain_text("battery")
+    beside = line.locator("xpath=..").locator(".beside, .was")
+    before, trim = beside.inner_text(), power.get_by_test_id("trim").inner_text()
+    power.locator('.plan [data-thing="5"]').focus()
+    for _ in range(8):
+        power.keyboard.press("Shift+ArrowRight")
+    saved(power)
+    expect(power.get_by_test_id("trim")).not_to_have_text(trim)
+    expect(beside).not_to_have_text(before)
+    power.keyboard.press("8")
+    expect(power.locator(".plan .wires")).to_be_visible()
+
+
+def test_a_wire_is_led_clear_of_the_legs(power: Page) -> None:
+    legs = wrong(power, "in the way of the pedal circle")
+    expect(legs).to_be_visible()
+    legs.get_by_role("button").click()
+    length = power.get_by_test_id("wire-length")
+    before = length.inner_text()
+    grip = power.locator(".wires .grip").nth(3)  # the point by the pedals, from above
+    box = grip.bounding_box()
+    assert box is not None
+    power.mouse.move(box["x"] + 7, box["y"] + 7)
+    power.mouse.down()
+    power.mouse.move(box["x"] + 12, box["y"] - 20, steps=4)
+    power.mouse.up()
+    expect(length).not_to_have_text(before)
+    saved(power)
+    # The rest by the keyboard: higher, over the gunwale, seen from the side.
+    grip = power.locator(".wires").nth(1).locator(".grip").nth(3)
+    grip.focus()
+    for _ in range(2):
+        power.keyboard.press("Shift+ArrowUp")
+    saved(power)
+    look_away(power)
+    expect(legs).to_have_count(0)
+
+
+def test_a_wire_by_number_and_its_refusals(power: Page) -> None:
+    edges(power).first.focus()
+    power.keyboard.press("Enter")
+    power.get_by_test_id("wire-gauge").select_option("awg22")
+    expect(power.get_by_test_id("wire-drop")).not_to_contain_text("0.8 %")
+    power.get_by_test_id("wire-fuse").select_option("")
+    saved(power)
+    look_away(power)
+    expect(wrong(power, "no fuse")).to_be_visible()
+    expect(wrong(power, "thin enough to break")).to_be_visible()
+    with power.expect_download() as download:
+        power.get_by_test_id("buy-csv").click()
+    text = download.value.path().read_text(encoding="utf-8")
+    assert text.splitlines()[0] == "what,size,count,length_m,note"
+    assert "AWG 22" in text
+
+
+def test_duty_draw_and_day_change_what_is_left(power: Page) -> None:
+    left = power.get_by_test_id("power-left")
+    before = left.inner_text()
+    power.get_by_label(f"{SCREEN}: draw", exact=True).fill("30")
+    power.keyboard.press("Tab")
+    expect(left).not_to_have_text(before)
+    saved(power)
+    before = left.inner_text()
+    power.get_by_label(f"{SCREEN}, Fishing: percent on").fill("20")
+    power.keyboard.press("Tab")
+    expect(left).not_to_have_text(before)
+    power.get_by_label("Fishing: hours", exact=True).fill("40.5")
+    power.keyboard.press("Tab")
+    expect(power.get_by_role("heading", name="The day, 41.5 h")).to_be_visible()
+    saved(power)
+    power.get_by_test_id("power-left").click()
+    expect(power.get_by_text("What is left at the day's end")).to_be_visible()
