@@ -191,3 +191,49 @@ def test_duty_draw_and_day_change_what_is_left(power: Page) -> None:
     saved(power)
     power.get_by_test_id("power-left").click()
     expect(power.get_by_text("What is left at the day's end")).to_be_visible()
+
+
+def test_the_monitor_finds_the_bad_joint_and_what_it_measured_is_used(power: Page) -> None:
+    for phase in ("Way out", "Fishing", "Way home"):  # on and off, so that the current steps
+        power.get_by_label(f"{SCREEN}, {phase}: percent on").fill("50")
+        power.keyboard.press("Tab")
+    saved(power)
+    panel = power.get_by_test_id("monitor")
+    expect(panel).to_contain_text("The box is live")
+    power.get_by_test_id("play-fault").select_option("joint")
+    power.get_by_test_id("play-speed").select_option("120")
+    power.get_by_test_id("play").click()
+    expect(power.get_by_test_id("measured-5")).to_contain_text("±")
+    expect(panel).to_contain_text("look for a green joint")
+    power.get_by_test_id("use-measured").click()
+    saved(power)
+    expect(power.get_by_test_id("undo")).to_have_attribute("title", re.compile("Battery 20 Ah"))
+    row = power.get_by_role("region", name="Batteries").locator("tbody tr").first
+    measured = row.inner_text()
+    power.get_by_test_id("undo").click()
+    expect(row).not_to_have_text(measured)
+
+
+def test_two_readings_by_hand(power: Page) -> None:
+    for field, value in (("rest_v", "13.2"), ("load_v", "12.9"), ("load_a", "5")):
+        power.get_by_test_id(field).fill(value)
+    power.get_by_test_id("two-readings").click()
+    expect(power.get_by_test_id("found")).to_contain_text("60 mΩ")
+    power.get_by_test_id("load_a").fill("0")
+    power.get_by_test_id("two-readings").click()
+    expect(power.get_by_test_id("monitor")).to_contain_text("must differ from the current")
+
+
+def test_the_sonar_screen_tells_what_is_seen(power: Page, server: Server) -> None:
+    power.goto(f"{server.url}/sonar")
+    wide = power.get_by_test_id("sonar-wide")
+    expect(wide).to_contain_text("137 cm")
+    power.get_by_test_id("sonar-cone").fill("40")
+    power.keyboard.press("Tab")
+    expect(wide).to_contain_text("283 cm")
+    power.get_by_test_id("sonar-mount").select_option("inside")
+    saved(power)
+    expect(power.locator(".sonar")).to_contain_text("shows the hull's temperature")
+    power.get_by_test_id("sonar-depth").fill("10 m")
+    power.keyboard.press("Tab")
+    expect(wide).to_contain_text("720 cm")

@@ -9,8 +9,14 @@ import pytest
 
 from neat_hull.errors import FeedError, InputError
 from neat_hull.instruments.listener import Heard, Listener
-from neat_hull.instruments.sentences import force_sentence, read_sentence, tilt_sentence
+from neat_hull.instruments.sentences import (
+    bank_sentence,
+    force_sentence,
+    read_sentence,
+    tilt_sentence,
+)
 from neat_hull.instruments.stand_in import SimulatedBoat, StandIn
+from neat_hull.model.monitor import PlayStep
 
 
 def checked(body: str) -> str:
@@ -132,3 +138,33 @@ def test_the_box_minds_only_what_concerns_it() -> None:
     box.told("$PNHM,2.5*00")
     assert box.boat.moment_kg_m == 2.5
     box.stop()
+
+
+def test_a_bank_s_sentence_is_read_back_and_half_of_one_passed_over() -> None:
+    said = read_sentence(bank_sentence("HOUSE", 12.81, 3.42))
+    assert said is not None
+    assert said.banks == (("HOUSE", 12.81, 3.42),)
+    assert read_sentence(checked("IIXDR,U,12.81,V,HOUSE")) is None
+    with pytest.raises(InputError):
+        read_sentence(checked("IIXDR,U,nan,V,HOUSE,I,1,A,HOUSE"))
+
+
+def test_the_monitor_plays_and_its_resistance_is_learned(box: StandIn, listener: Listener) -> None:
+    until(listener, lambda one: one.state == "live")
+    # A source of 13 V behind 0.1 ohm, 10 A on and off every two seconds of its day.
+    steps = [
+        PlayStep(at_s=2.0 * n + edge, bank="HOUSE", volts=13.0 - 0.1 * amps, amps=amps)
+        for n in range(200)
+        for edge, amps in ((0.0, 10.0 * (n % 2)), (1.9, 10.0 * (n % 2)))
+    ]
+    listener.play(steps, 1.0)
+    end = time.monotonic() + 20.0
+    while time.monotonic() < end:
+        rows = {one.name: one for one in listener.banks()}
+        if "HOUSE" in rows and rows["HOUSE"].resistance_ohm is not None:
+            break
+        time.sleep(0.05)
+    house = rows["HOUSE"]
+    assert house.resistance_ohm is not None
+    assert house.resistance_se_ohm is not None
+    assert abs(house.resistance_ohm - 0.1) < 4 * house.resistance_se_ohm + 0.005

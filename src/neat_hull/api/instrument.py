@@ -9,6 +9,8 @@ from pydantic import Field
 from neat_hull.api.answers import Written
 from neat_hull.instruments.listener import Listener
 from neat_hull.model.base import Answer, Model
+from neat_hull.model.monitor import TwoReadings, TwoReadingsResult
+from neat_hull.subjects.power.monitoring import from_two
 
 router = APIRouter(prefix="/instrument", tags=["instrument"], route_class=Written)
 
@@ -54,3 +56,9 @@ def tell_moment(body: Moment, request: Request) -> None:
     listener: Listener | None = request.app.state.listener
     if listener is not None:
         listener.tell_moment(body.moment_kg_m)
+
+
+@router.post("/two-readings")
+def two_readings(body: TwoReadings) -> TwoReadingsResult:
+    """Resistance and draw from two readings of a meter; stores nothing."""
+    return from_two(body)

@@ -1,18 +1,33 @@
 """The electrics in full: the day, loads, supplies, what to buy."""
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Request, Response
+from pydantic import Field
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.trial import Trial
-from neat_hull.errors import InputError
+from neat_hull.errors import FeedError, InputError
 from neat_hull.files.shopping_csv import write_shopping
+from neat_hull.instruments.listener import BankHeard, Listener
 from neat_hull.model.base import Model
+from neat_hull.model.monitor import (
+    BankRow,
+    Fault,
+    Monitor,
+)
 from neat_hull.model.power import Conductor, ThingId
 from neat_hull.model.power_day import FullPower
+from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.power.buying import to_buy
 from neat_hull.subjects.power.full import full_power
+from neat_hull.subjects.power.monitoring import (
+    bank_names,
+    expected_ohm,
+    full_ohm,
+    judged,
+    played,
+)
 from neat_hull.subjects.power.moves import new_wire
 from neat_hull.whole.evaluate import evaluated
 
@@ -53,3 +68,54 @@ def shopping(setup_id: SetupId, db: Db) -> Response:
     text = write_shopping(to_buy(evaluated(setup)))
     headers = {"Content-Disposition": 'attachment; filename="wiring.csv"'}
     return Response(text, media_type="text/csv; charset=utf-8", headers=headers)
+
+
+class PlayDay(Model):
+    """How fast a simulated monitor plays the setup's day, and with which fault in it."""
+
+    speed: float = Field(default=60.0, ge=1, le=600)
+    fault: Fault = "none"
+
+
+@router.get("/power/monitor")
+def monitor(setup_id: SetupId, db: Db, request: Request) -> Monitor:
+    """What a battery monitor says of the setup's banks, and what can be learned from it."""
+    listener: Listener | None = request.app.state.listener
+    ev = evaluated(load_setup(db, setup_id).setup)
+    said = {} if listener is None else {one.name: one for one in listener.banks()}
+    names = bank_names(ev)
+    return Monitor(
+        state="off" if listener is None else listener.heard().state,
+        banks=[_bank_row(ev, n, *row, said.get(row[2])) for n, row in enumerate(names)],
+        others=[name for name in said if name not in {row[2] for row in names}],
+    )
+
+
+def _bank_row(
+    ev: Evaluated, bank: int, name: str, battery: int, says: str, heard: BankHeard | None
+) -> BankRow:
+    expected, _ = expected_ohm(ev, bank)
+    ohm = None if heard is None else heard.resistance_ohm
+    se = None if heard is None else heard.resistance_se_ohm
+    return BankRow(
+        name=name,
+        battery=battery,
+        says=says,
+        volts=None if heard is None else heard.volts,
+        amps=None if heard is None else heard.amps,
+        pairs=0 if heard is None else heard.pairs,
+        measured_ohm=ohm,
+        measured_se_ohm=se,
+        expected_ohm=expected,
+        full_ohm=None if ohm is None else full_ohm(ev, bank, ohm),
+        verdict=judged(ohm, se, expected),
+    )
+
+
+@router.post("/power/monitor/play", status_code=204)
+def play(setup_id: SetupId, body: PlayDay, db: Db, request: Request) -> None:
+    """Have the simulated monitor play this setup's day; a real one passes it over."""
+    listener: Listener | None = request.app.state.listener
+    if listener is None:
+        raise FeedError("no instrument was given")
+    listener.play(played(evaluated(load_setup(db, setup_id).setup), body.fault), body.speed)

@@ -4,16 +4,30 @@ import socket
 import threading
 import time
 from collections import deque
+from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import pairwise
+from math import sqrt
 from statistics import fmean, pstdev
 from typing import Literal
 
 from neat_hull.errors import FeedError, InputError
-from neat_hull.instruments.sentences import Reading, moment_sentence, read_sentence
+from neat_hull.instruments.sentences import (
+    Reading,
+    begin_sentence,
+    moment_sentence,
+    play_sentence,
+    read_sentence,
+)
+from neat_hull.model.monitor import PlayStep
 
 STALE_S = 2.0  # a box speaks several times a second
 _RETRY_S = 1.0
 _WINDOW_S = 2.0  # readings are averaged over it: a boat never lies quite still
+_BANK_WINDOW_S = 10.0
+_STEP_A = 0.1  # a change of the current that tells: seven times what noise makes of it
+_LEAST_PAIRS = 3
+_MOST_BANKS, _MOST_SAID = 16, 3600  # an hour of a sentence a second
 _LONGEST_LINE = 256  # NMEA 0183 allows 82
 
 State = Literal["off", "lost", "stale", "garbled", "live"]
@@ -35,12 +49,29 @@ class Heard:
     garbled: int
 
 
+@dataclass(frozen=True)
+class BankHeard:
+    """What a monitor says of a bank: means over ten seconds, and what steps of its current tell.
+
+    resistance_ohm is −ΔV/ΔI by regression over `pairs` steps, resistance_se_ohm its standard error;
+    None before there are three.
+    """
+
+    name: str
+    volts: float | None
+    amps: float | None
+    pairs: int
+    resistance_ohm: float | None
+    resistance_se_ohm: float | None
+
+
 class Listener:
     """Connects to host and port in a thread, and again whenever the line is lost."""
 
     def __init__(self, host: str, port: int) -> None:
         self._address = (host, port)
         self._readings: deque[tuple[float, Reading]] = deque(maxlen=200)
+        self._banks: dict[str, deque[tuple[float, float, float]]] = {}
         self._garbled = 0
         self._garbled_at = 0.0
         self._line: socket.socket | None = None
@@ -82,14 +113,30 @@ class Listener:
             garbled=garbled,
         )
 
+    def banks(self) -> list[BankHeard]:
+        """What a battery monitor on the line says, bank by bank."""
+        now = time.monotonic()
+        with self._lock:
+            rows = {name: list(said) for name, said in self._banks.items()}
+        return [_bank(name, said, now) for name, said in rows.items()]
+
+    def play(self, steps: Sequence[PlayStep], speed: float) -> None:
+        """Tell a simulated monitor what to say, and forget what was said. Raises FeedError."""
+        self._tell([begin_sentence(speed), *map(play_sentence, steps)])
+        with self._lock:
+            self._banks.clear()
+
     def tell_moment(self, moment_kg_m: float) -> None:
         """Tell a simulated box which moment stands off the middle. Raises FeedError if lost."""
+        self._tell([moment_sentence(moment_kg_m)])
+
+    def _tell(self, sentences: Sequence[str]) -> None:
         with self._lock:
             line = self._line
         if line is None:
             raise FeedError("the instrument cannot be reached")
         try:
-            line.sendall(f"{moment_sentence(moment_kg_m)}\r\n".encode("ascii"))
+            line.sendall("".join(f"{one}\r\n" for one in sentences).encode("ascii"))
         except OSError as error:
             raise FeedError("the instrument cannot be reached") from error
 
@@ -104,7 +151,12 @@ class Listener:
             return
         if reading is not None:
             with self._lock:
-                self._readings.append((time.monotonic(), reading))
+                now = time.monotonic()
+                self._readings.append((now, reading))
+                for name, volts, amps in reading.banks:
+                    if name in self._banks or len(self._banks) < _MOST_BANKS:
+                        said = self._banks.setdefault(name, deque(maxlen=_MOST_SAID))
+                        said.append((now, volts, amps))
 
     def _run(self) -> None:
         while not self._stopped.is_set():
@@ -140,3 +192,24 @@ class Listener:
 def _mean(values: list[float | None]) -> float | None:
     known = [value for value in values if value is not None]
     return fmean(known) if known else None
+
+
+def _bank(name: str, said: list[tuple[float, float, float]], now: float) -> BankHeard:
+    fresh = [(volts, amps) for at, volts, amps in said if now - at <= _BANK_WINDOW_S]
+    steps = [
+        (i1 - i0, v1 - v0) for (_, v0, i0), (_, v1, i1) in pairwise(said) if abs(i1 - i0) > _STEP_A
+    ]
+    ohm = se = None
+    if len(steps) >= _LEAST_PAIRS:
+        squares = sum(di * di for di, _ in steps)
+        ohm = -sum(di * dv for di, dv in steps) / squares
+        off = sum((dv + ohm * di) ** 2 for di, dv in steps)
+        se = sqrt(off / (len(steps) - 1) / squares)
+    return BankHeard(
+        name,
+        fmean(v for v, _ in fresh) if fresh else None,
+        fmean(a for _, a in fresh) if fresh else None,
+        len(steps),
+        ohm,
+        se,
+    )

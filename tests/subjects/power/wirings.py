@@ -152,6 +152,6 @@ CASES: list[Case] = [
     case("power-among-legs", lambda: wired_by(points=_AT_LEGS), lambda: WIRED),
     case("power-rubs", lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="hole")]),
          lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="gland")])),
-    case("power-beside-motor", lambda: beside(0.09), lambda: beside(0.11)),
+    case("power-beside-motor", lambda: beside(0.09), lambda: beside(0.20)),
     case("power-hangs-free", lambda: wired_by(points=ALONG[1:]), lambda: WIRED),
 ]  # fmt: skip

@@ -164,6 +164,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/instrument/two-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Two Readings
+         * @description Resistance and draw from two readings of a meter; stores nothing.
+         */
+        post: operations["two_readings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/photos": {
         parameters: {
             query?: never;
@@ -867,6 +887,46 @@ export interface paths {
          *     and stores nothing.
          */
         post: operations["power"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/power/monitor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Monitor
+         * @description What a battery monitor says of the setup's banks, and what can be learned from it.
+         */
+        get: operations["monitor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/power/monitor/play": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Play
+         * @description Have the simulated monitor play this setup's day; a real one passes it over.
+         */
+        post: operations["play"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1734,6 +1794,40 @@ export interface components {
             usable_wh: number;
             /** Used Wh */
             used_wh: number | null;
+        };
+        /**
+         * BankRow
+         * @description A bank of the setup and its monitor: means over ten seconds, null where nothing fresh came.
+         *
+         *     measured_ohm ± measured_se_ohm is learned from steps of the current, battery and lead together;
+         *     expected_ohm what the setup has for it; full_ohm what of it is the battery's own, full and warm.
+         */
+        BankRow: {
+            /** Amps */
+            amps: number | null;
+            /** Battery */
+            battery: number;
+            /** Expected Ohm */
+            expected_ohm: number;
+            /** Full Ohm */
+            full_ohm: number | null;
+            /** Measured Ohm */
+            measured_ohm: number | null;
+            /** Measured Se Ohm */
+            measured_se_ohm: number | null;
+            /** Name */
+            name: string;
+            /** Pairs */
+            pairs: number;
+            /** Says */
+            says: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** Volts */
+            volts: number | null;
         };
         /**
          * Battery
@@ -3847,6 +3941,21 @@ export interface components {
             moment_kg_m: number;
         };
         /**
+         * Monitor
+         * @description All banks of a setup, and the state of the feed.
+         */
+        Monitor: {
+            /** Banks */
+            banks: components["schemas"]["BankRow"][];
+            /** Others */
+            others: string[];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "off" | "lost" | "stale" | "garbled" | "live";
+        };
+        /**
          * Move
          * @description A copy on the boat of another setup, with that one's seat.
          */
@@ -4206,6 +4315,23 @@ export interface components {
              * @enum {string}
              */
             verb: "Move" | "Mirror" | "Turn" | "Align" | "Lock" | "Unlock" | "Group" | "Ungroup" | "Put aboard" | "Take ashore" | "Reorder";
+        };
+        /**
+         * PlayDay
+         * @description How fast a simulated monitor plays the setup's day, and with which fault in it.
+         */
+        PlayDay: {
+            /**
+             * Fault
+             * @default none
+             * @enum {string}
+             */
+            fault: "none" | "joint" | "capacity" | "hidden";
+            /**
+             * Speed
+             * @default 60
+             */
+            speed: number;
         };
         /**
          * Power
@@ -5638,6 +5764,35 @@ export interface components {
             words: components["schemas"]["Said"];
         };
         /**
+         * TwoReadings
+         * @description Volts and amps of a bank without a load, and some ten seconds with it.
+         */
+        TwoReadings: {
+            /** Load A */
+            load_a: number;
+            /** Load V */
+            load_v: number;
+            /**
+             * Rest A
+             * @default 0
+             */
+            rest_a: number;
+            /** Rest V */
+            rest_v: number;
+        };
+        /**
+         * TwoReadingsResult
+         * @description Resistance between the two, and what the load draws.
+         */
+        TwoReadingsResult: {
+            /** Amps */
+            amps: number;
+            /** Resistance Ohm */
+            resistance_ohm: number;
+            /** Watts */
+            watts: number;
+        };
+        /**
          * UnplugStep
          * @description What has to be pulled or taken out to get a battery ashore, in order.
          */
@@ -6178,6 +6333,57 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    two_readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TwoReadings"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TwoReadingsResult"];
+                };
             };
             /** @description Not Found */
             404: {
@@ -8254,6 +8460,106 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FullPower"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    monitor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Monitor"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    play: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlayDay"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {

@@ -106,6 +106,14 @@ export const CHOICES = {
       "calibrated"
     ]
   },
+  "BankRow": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "Battery": {
     "chemistry": [
       "lead_acid",
@@ -471,6 +479,15 @@ export const CHOICES = {
       "evenly"
     ]
   },
+  "Monitor": {
+    "state": [
+      "off",
+      "lost",
+      "stale",
+      "garbled",
+      "live"
+    ]
+  },
   "MovedLimit": {
     "waters": [
       "calm pond",
@@ -543,6 +560,14 @@ export const CHOICES = {
       "Put aboard",
       "Take ashore",
       "Reorder"
+    ]
+  },
+  "PlayDay": {
+    "fault": [
+      "none",
+      "joint",
+      "capacity",
+      "hidden"
     ]
   },
   "ReachLimits": {
@@ -1063,6 +1088,10 @@ export const USUAL = {
     "locked": false,
     "group": 0
   },
+  "PlayDay": {
+    "speed": 60.0,
+    "fault": "none"
+  },
   "Power": {
     "conductors": {},
     "banks": {},
@@ -1249,5 +1278,8 @@ export const USUAL = {
   },
   "Trial": {
     "places": []
+  },
+  "TwoReadings": {
+    "rest_a": 0.0
   }
 } as const

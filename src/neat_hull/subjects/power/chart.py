@@ -5,6 +5,7 @@ from itertools import pairwise
 from math import ceil
 
 from neat_hull.errors import NotSupplied
+from neat_hull.model.power_case import PowerCase
 from neat_hull.model.power_day import (
     BatteryLine,
     DayChart,
@@ -15,9 +16,9 @@ from neat_hull.model.power_day import (
     TroubleMark,
 )
 from neat_hull.model.said import Said
-from neat_hull.physics.circuits.network import Solved
+from neat_hull.physics.circuits.network import Draw, Solved
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.subjects.power.circuit import Circuit, circuit
+from neat_hull.subjects.power.circuit import BankPlan, Circuit, circuit
 from neat_hull.subjects.power.day import Span, ruling, spans, switchings
 from neat_hull.subjects.power.living import DayLived
 from neat_hull.subjects.power.wiring import wired
@@ -29,9 +30,7 @@ _ALIKE_H = 1e-6
 class Told:
     """A day lived with its samples, and what is on when."""
 
-    def __init__(self, ev: Evaluated) -> None:
-        case = ev.once(wired).case
-        assert case is not None, "asked where there is a battery"
+    def __init__(self, case: PowerCase) -> None:
         day = case.day
         assert day is not None, "a setup has a day"
         self.when: list[list[Span]] = [spans(load, day) for load in case.loads]
@@ -47,11 +46,35 @@ class Told:
         self.lived = DayLived(self.made)
         self.cuts = sorted({day.start_h, day.end_h, *cuts})
 
+    def on_at(self, loads: Sequence[int], at_h: float) -> dict[int, tuple[float, float]]:
+        """What of some loads is on at an hour: share and level of each."""
+        found = {i: on for i in loads if (on := ruling(self.when[i], at_h)) is not None}
+        return {i: (on.share, on.level) for i, on in found.items()}
+
+    def plan(self, bank: str) -> BankPlan:
+        """A bank by its name."""
+        return next(one for one in self.made.banks if one.name == bank)
+
+    def draws(self, loads: Sequence[int], at_h: float) -> list[Draw]:
+        """What is drawn at an hour by some loads, of one bank."""
+        plan = next(one for one in self.made.banks if set(loads) <= set(one.loads))
+        return self.made.draws(plan, self.on_at(loads, at_h))
+
+    def ohm(self, bank: str, at_h: float) -> float:
+        """The resistance of a bank about an hour of the chart, leads with it."""
+        sample = self.lived.samples[self.at_h.index(at_h)]
+        batteries = [self.made.batteries[i] for i in self.plan(bank).batteries]
+        return 1 / sum(
+            1 / (one.inner_ohm(sample["soc"][one.name]) + one.lead_ohm) for one in batteries
+        )
+
 
 def told(ev: Evaluated) -> Told | None:
     """The day; None where a bank is dark from the start."""
+    case = ev.once(wired).case
+    assert case is not None, "asked where there is a battery"
     try:
-        return Told(ev)
+        return Told(case)
     except NotSupplied:
         return None
 
@@ -78,7 +101,7 @@ def _load_lines(of: Told) -> list[LoadLine]:
     for at, sample in zip(of.at_h, of.lived.samples, strict=True):
         last = at >= of.at_h[-1]
         for plan, bank in zip(of.made.banks, of.lived.banks, strict=True):
-            on = _on_at(of, plan.loads, at - _ALIKE_H if last else at + _ALIKE_H)
+            on = of.on_at(plan.loads, at - _ALIKE_H if last else at + _ALIKE_H)
             draws = of.made.draws(plan, on)
             solved: Solved | None = None
             if sample["v"].get(plan.name) is not None:
@@ -102,11 +125,6 @@ def _load_lines(of: Told) -> list[LoadLine]:
         )
         for i, load in enumerate(of.made.case.loads)
     ]
-
-
-def _on_at(of: Told, loads: Sequence[int], at_h: float) -> dict[int, tuple[float, float]]:
-    found = {i: on for i in loads if (on := ruling(of.when[i], at_h)) is not None}
-    return {i: (on.share, on.level) for i, on in found.items()}
 
 
 def _on_spans(of: Told, load: int) -> list[tuple[float, float]]:

@@ -82,7 +82,7 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
               </option>
             </select>
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="row.battery.capacity_ah == null ? '' : String(row.battery.capacity_ah)"
               :label="`${row.name}: capacity in Ah`"
@@ -103,21 +103,21 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
               <option v-for="one in CHOICES.Battery.evidence" :key="one">{{ one }}</option>
             </select>
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="number(row.battery.health_share, 'ratio', units)"
               :label="`${row.name}: health in percent`"
               @take="setHealth(row.thing_id, row.battery, $event)"
             />
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="number(power.charge[String(row.thing_id)] ?? 1, 'ratio', units)"
               :label="`${row.name}: charge at start in percent`"
               @take="setCharge(row.thing_id, $event)"
             />
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="
                 row.battery.max_discharge_a == null ? '' : String(row.battery.max_discharge_a)

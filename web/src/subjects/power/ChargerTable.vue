@@ -87,14 +87,14 @@ function add(): void {
               </option>
             </select>
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(one.amps)"
               :label="`${name}: gives, amps`"
               @take="setAmps(name, one, $event)"
             />
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(one.around_c)"
               :label="`${name}: at, °C`"

@@ -66,7 +66,7 @@ function setMoment(text: string): void {
       <tbody>
         <tr>
           <th scope="row">Starts at, o’clock</th>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(power.start_h)"
               label="The day starts at"
@@ -84,7 +84,7 @@ function setMoment(text: string): void {
               @take="rename(at, $event.trim())"
             />
           </th>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(one.hours)"
               :label="`${one.name}: hours`"
@@ -106,7 +106,7 @@ function setMoment(text: string): void {
         </tr>
         <tr>
           <th scope="row">Way home asks for, h</th>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(power.home.hours)"
               label="Hours of light and screen for the way home"
@@ -117,7 +117,7 @@ function setMoment(text: string): void {
         </tr>
         <tr>
           <th scope="row">Moments at a charge of, %</th>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(Math.round(100 * power.moment_charge))"
               label="Charge at moments such as the motor's start, percent"
@@ -128,7 +128,7 @@ function setMoment(text: string): void {
         </tr>
         <tr>
           <th scope="row">Air, °C</th>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(power.air_c)"
               label="Air by day, °C"

@@ -94,7 +94,7 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
       <tbody>
         <tr v-for="row in rows" :key="row.id" :data-load="row.id">
           <th scope="row">{{ row.name }}</th>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="String(row.draw[row.unit])"
               :label="`${row.name}: draw`"
@@ -121,14 +121,14 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
               <option v-for="one in CHOICES.Draw.evidence" :key="one">{{ one }}</option>
             </select>
           </td>
-          <td class="small">
+          <td class="cell">
             <CellInput
               :value="row.draw.min_v == null ? '' : String(row.draw.min_v)"
               :label="`${row.name}: works from, volts`"
               @take="setDraw(row.id, row.draw, { min_v: asNumber($event) })"
             />
           </td>
-          <td v-for="phase in phases" :key="phase.name" class="small">
+          <td v-for="phase in phases" :key="phase.name" class="cell">
             <CellInput
               :value="number(shareOf(row.id, row.draw, phase.name), 'ratio', units)"
               :label="`${row.name}, ${phase.name}: percent on`"

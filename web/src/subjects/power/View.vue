@@ -20,6 +20,7 @@ import ChargerTable from './ChargerTable.vue'
 import DayChart from './DayChart.vue'
 import DayForm from './DayForm.vue'
 import LoadTable from './LoadTable.vue'
+import MonitorPanel from './MonitorPanel.vue'
 import NewWire from './NewWire.vue'
 import OneLine from './OneLine.vue'
 import PowerSheet from './PowerSheet.vue'
@@ -133,6 +134,16 @@ function letGo(): void {
 function setThing(id: number, fields: Partial<Thing>): void {
   const before = store.things[String(id)]
   if (before) void store.editThings([[id, before, { ...before, ...fields }]])
+}
+/** What was measured replaces what is typical, with its date; undo brings that back. */
+function useResistance(id: number, resistance_ohm: number): void {
+  const battery = store.things[String(id)]?.battery
+  const measured_on = new Date().toISOString().slice(0, 10)
+  if (battery) setThing(id, { battery: { ...battery, resistance_ohm, measured_on } })
+}
+function useDraw(id: number, watts: number): void {
+  const draw = store.things[String(id)]?.draw
+  if (draw) setThing(id, { draw: { ...draw, watts, amps: null, ohms: null, evidence: 'measured' } })
 }
 const setDuty = (id: number, duties: Duty[] | null) =>
   store.putPower({ duties: { [String(id)]: duties } })
@@ -298,6 +309,14 @@ const aboard = computed(() => [...store.places.keys()])
         @change="(chargers) => store.putPower({ chargers })"
       />
     </div>
+    <MonitorPanel
+      class="card pad wide"
+      :setup_id="store.kept.setup_id"
+      :things="store.things"
+      :units="look.units"
+      @resistance="useResistance"
+      @draw="useDraw"
+    />
     <template v-if="full">
       <SupplyTable
         class="card pad"
