@@ -92,6 +92,7 @@ bench: install build chromium
 	@$(BIN)/python -m benchmarks.evaluate
 	@$(BIN)/python -m benchmarks.judgement
 	@$(BIN)/python -m benchmarks.hydrostatics
+	@$(BIN)/python -m benchmarks.power
 	@$(BIN)/python -m benchmarks.drag
 
 # Fresh pictures for the README, from the demo data.

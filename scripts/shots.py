@@ -10,7 +10,7 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach")
+SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "power", "sonar")
 
 
 def settle(page: Page) -> None:
@@ -91,7 +91,7 @@ def crowd(url: str) -> None:
         offered = ask("GET", f"/setups/1/targets/{thing_id}")
         fits = [t for t in offered if t["why"] is None and t["name"] != "cockpit"]
         if fits:
-            body = {"revision": state["revision"], "place": fits[thing_id % len(fits)]["place"]}
+            body = {"revision": state["revision"], "place": fits[(thing_id - 1) % len(fits)]["place"]}
             state = ask("PUT", f"/setups/1/places/{thing_id}", body)
 
 

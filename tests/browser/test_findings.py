@@ -225,7 +225,7 @@ def test_before_and_after_are_compared(bench: Page, server: Server) -> None:
     expect(table.locator('[data-figure="No-go"]')).to_contain_text("-1")
     expect(bench.get_by_test_id("compare-findings")).to_contain_text("PFD: aboard, but not worn")
     bench.get_by_test_id("side-1").select_option(label="Bare Reed Lake · Marnok 12")
-    expect(table.locator('[data-figure="Carried"]')).to_contain_text("-23.0")
+    expect(table.locator('[data-figure="Carried"]')).to_contain_text("-23.3")
     bench.get_by_test_id("add-side").click()
     expect(table.locator("thead th")).to_have_count(4)
     bench.get_by_test_id("units").click()

@@ -7,7 +7,19 @@ from playwright.sync_api import Page
 from tests.servers import Server
 
 AXE = Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js"
-SCREENS = ["bench", "boat", "angler", "gear", "gear/shapes", "afloat", "reach", "compare", "start"]
+SCREENS = [
+    "bench",
+    "boat",
+    "angler",
+    "gear",
+    "gear/shapes",
+    "afloat",
+    "reach",
+    "power",
+    "sonar",
+    "compare",
+    "start",
+]
 
 CUT = """() => [...document.querySelectorAll('button, h1, h2, h3, label, td, th, .line, nav a, dd')]
   .filter((e) => e.checkVisibility() && e.scrollWidth > e.clientWidth + 1

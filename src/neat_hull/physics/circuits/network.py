@@ -60,6 +60,35 @@ def solve(
 
     Wires stand after their parents. There must be a battery.
     """
+    tree = [(one.parent, one.ohm) for one in wires]
+    return solve_made(batteries, socs, tree, loads_of(draws))
+
+
+Loads = tuple[list[tuple[int, float, float, float]], list[int]]
+
+
+def loads_of(draws: Sequence[Draw]) -> Loads:
+    """Draws as the solver reads them: plain numbers, and the wires that must have a voltage."""
+    return (
+        [(one.wire, one.amps, one.watts, one.siemens) for one in draws],
+        [one.wire for one in draws if one.watts or one.amps],
+    )
+
+
+def solve_made(
+    batteries: Sequence[Battery],
+    socs: Sequence[float],
+    tree: Sequence[tuple[int, float]],
+    loads: Loads,
+) -> Solved | None:
+    """`solve` with wires as (parent, ohm) and loads made ready: what a day is spent in."""
+    if len(batteries) == 1:  # no current flows but to loads, so that a diode makes no difference
+        (one,), (soc,) = batteries, socs
+        source_v, ohm = one.source_v(soc), one.inner_ohm(soc) + one.lead_ohm
+        alone = _tree(source_v, ohm, tree, loads)
+        if alone is None:
+            return None
+        return Solved(alone[0], tuple(alone[1]), (max(0.0, (source_v - alone[0]) / ohm),))
     sources = [(b.source_v(s), 1 / (b.inner_ohm(s) + b.lead_ohm), b.one_way(s))
                for b, s in zip(batteries, socs, strict=True)]  # fmt: skip
     # Diodes open one after the other as the voltage falls, the highest first.
@@ -71,7 +100,7 @@ def solve(
         idle_v = _thevenin(sources, open_ones)[0]
     while True:
         behind_v, behind_ohm = _thevenin(sources, open_ones)
-        found = _tree(behind_v, behind_ohm, wires, draws)
+        found = _tree(behind_v, behind_ohm, tree, loads)
         if diodes and (found is None or sources[diodes[0]][0] > found[0]):
             open_ones.append(diodes.pop(0))
             continue
@@ -97,20 +126,17 @@ def _thevenin(
 def _tree(
     behind_v: float,
     behind_ohm: float,
-    wires: Sequence[Wire],
-    draws: Sequence[Draw],
+    tree: Sequence[tuple[int, float]],
+    loads: Loads,
 ) -> tuple[float, list[float]] | None:
     """Voltages behind a source, at the bank and at the end of each wire."""
-    n = len(wires)
+    n = len(tree)
+    taking, thirsty = loads
     volts = [behind_v] * (n + 1)  # the last is the bank, as −1 names it
-    # Plain numbers: this is what a day spends its time in.
-    tree = [(one.parent, one.ohm) for one in wires]
-    loads = [(one.wire, one.amps, one.watts, one.siemens) for one in draws]
-    thirsty = [one.wire for one in draws if one.watts or one.amps]
     for _ in range(_STEPS):
         # What goes down a wire is a + b·V of its upper end: gathered from the leaves up.
         fixed, slope = [0.0] * (n + 1), [0.0] * (n + 1)
-        for at, amps, watts, siemens in loads:
+        for at, amps, watts, siemens in taking:
             if watts:
                 v = volts[at]
                 if v <= 0:

@@ -9,11 +9,11 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 
 from neat_hull.physics.circuits.battery import Battery
-from neat_hull.physics.circuits.network import Draw, Solved, Wire, solve
+from neat_hull.physics.circuits.network import Draw, Loads, Solved, Wire, loads_of, solve_made
 
 TOLERANCE_SOC = 2e-6  # of one step: a day of a few dozen of them stays within a ten-thousandth
 _FIRST_H, _LEAST_H, _LONGEST_H = 0.25, 1e-7, 2.0
-_AT_H = 1e-7  # how close an instant is found
+_AT_H = 1e-6  # how close an instant is found
 # Of one step of Bogacki and Shampine: where it looks, and how much of each.
 _AT = (0.5, 0.75)
 _WEIGHTS = (2 / 9, 1 / 3, 4 / 9)
@@ -33,6 +33,8 @@ class Bank:
     def __post_init__(self) -> None:
         if not self.off_h:
             self.off_h = [None] * len(self.batteries)
+        self._tree = [(one.parent, one.ohm) for one in self.wires]
+        self._made: tuple[Sequence[Draw], Loads] = ((), loads_of(()))
 
     @property
     def on(self) -> list[int]:
@@ -44,9 +46,17 @@ class Bank:
         on = self.on
         if not on:
             return None
-        found = solve([self.batteries[i] for i in on], [soc[i] for i in on], self.wires, draws)
-        if found is None:
-            return None
+        if self._made[0] is not draws:  # the same all through a stretch
+            self._made = draws, loads_of(draws)
+        some = len(on) < len(self.batteries)
+        found = solve_made(
+            [self.batteries[i] for i in on] if some else self.batteries,
+            [soc[i] for i in on] if some else soc,
+            self._tree,
+            self._made[1],
+        )
+        if found is None or not some:
+            return found
         amps = [0.0] * len(self.batteries)
         for i, value in zip(on, found.battery_a, strict=True):
             amps[i] = value

@@ -14,6 +14,7 @@ import { useLook } from '@/setup/look'
 import { useSetup } from '@/setup/useSetup'
 import { sectionsOf } from '@/setup/laidOver'
 import { withFields } from '@/setup/patch'
+import BankForm from './BankForm.vue'
 import BatteryTable from './BatteryTable.vue'
 import BuyList from './BuyList.vue'
 import ChargerTable from './ChargerTable.vue'
@@ -297,6 +298,14 @@ const aboard = computed(() => [...store.places.keys()])
         :units="look.units"
         @thing="(id, battery) => setThing(id, { battery })"
         @charge="(id, share) => store.putPower({ charge: { [String(id)]: share } })"
+      />
+      <BankForm
+        class="next"
+        :power="power"
+        :batteries="figures.batteries.map((one) => one.thing_id)"
+        :blocks="aboard.filter((id) => store.things[String(id)]?.fuse != null)"
+        :things="store.things"
+        @change="(banks) => store.putPower({ banks })"
       />
       <ChargerTable
         v-if="figures.batteries.length"

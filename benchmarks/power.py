@@ -1,0 +1,105 @@
+"""The electrics: a day of 8 loads on 4 batteries, and their live part: `-m benchmarks.power`."""
+
+import time
+from collections.abc import Callable
+
+import numpy as np
+from benchmarks.told import Times, head, tell
+
+from neat_hull.files.demo import demo_setups
+from neat_hull.model.power_case import (
+    CaseBattery,
+    CaseConductor,
+    CaseLoad,
+    CaseWire,
+    Cycle,
+    Day,
+    On,
+    PowerCase,
+)
+from neat_hull.model.setup import Setup
+from neat_hull.subjects.power.case import power_report
+from neat_hull.subjects.power.figures import power
+from neat_hull.subjects.power.rules import RULES
+from neat_hull.whole.evaluate import evaluated, live
+
+_TIMES = 60
+
+
+def times(what: Callable[[], object]) -> Times:
+    """Milliseconds, after a few to warm up."""
+    for _ in range(5):
+        what()
+    taken = []
+    for _ in range(_TIMES):
+        start = time.perf_counter()
+        what()
+        taken.append(1000 * (time.perf_counter() - start))
+    return np.array(taken)
+
+
+def _wire(name: str, start: str, awg: int, length_m: float) -> CaseWire:
+    row = {"name": name, "from": start, "awg": awg, "length_m": length_m}
+    return CaseWire.model_validate(row)
+
+
+def day(cycles: bool) -> PowerCase:
+    """480 minutes, two banks of two batteries, eight loads on trees of wire."""
+    lead = CaseConductor(awg=10, length_m=0.3, fuse_a=40)
+    batteries = [
+        CaseBattery(name=f"b{i}", bank="aft" if i < 2 else "fore", chemistry="lifepo4",
+                    capacity_ah=30.0, rated_hours=5.0, resistance_ohm=0.02, usable_share=0.9,
+                    start_soc=1.0 - 0.05 * i, lead=lead)
+        for i in range(4)
+    ]  # fmt: skip
+    wires = [_wire(f"{bank} trunk", bank, 12, 1.5) for bank in ("aft", "fore")] + [
+        _wire(f"w{i}", f"{('aft', 'fore')[i % 2]} trunk", 16, 1.0) for i in range(8)
+    ]
+    pump = On(cycle=Cycle(on_min=3, off_min=12)) if cycles else On(share=0.2)
+    loads = [
+        CaseLoad(name=f"l{i}", at=f"w{i}", watts=8.0 + 3 * i, min_v=10.8,
+                 on=[pump if i == 0 else On(from_h=6 + 0.5 * i, to_h=12 + 0.25 * i)])
+        for i in range(8)
+    ]  # fmt: skip
+    return PowerCase(
+        name="day", batteries=batteries, wires=wires, loads=loads, day=Day(start_h=6, end_h=14)
+    )
+
+
+def live_part(setup: Setup) -> Times:
+    """Wiring, moments and rules of an evaluation that has all else; its day is left out."""
+    taken = []
+    for n in range(_TIMES + 5):
+        ev = evaluated(setup)
+        live(ev)
+        day_kept = ev._noted["power day"]
+        ours = [one for one in ev._once if ".subjects.power." in one.__module__]
+        for one in ours:
+            del ev._once[one]
+        ev._noted = {"power day": day_kept}
+        start = time.perf_counter()
+        ev.once(power)
+        for rule in RULES:
+            list(rule.check(ev))
+        if n >= 5:
+            taken.append(1000 * (time.perf_counter() - start))
+    return np.array(taken)
+
+
+def _cold(setup: Setup) -> float:
+    return float(np.median(times(lambda: live(evaluated(setup)))))
+
+
+def main() -> None:
+    """All rows."""
+    full = demo_setups()[0]
+    bare = full.model_copy(update={"power": type(full.power)()})
+    head()
+    tell("power day", times(lambda: power_report(day(False))))
+    tell("power cycles", times(lambda: power_report(day(True))))
+    tell("power live", live_part(full))
+    print(f"the full demo cold, wired over unwired: {_cold(full) / _cold(bare):.2f}")
+
+
+if __name__ == "__main__":
+    main()
