@@ -103,6 +103,8 @@ def _bank_row(
         says=says,
         volts=None if heard is None else heard.volts,
         amps=None if heard is None else heard.amps,
+        volts_se=0.0 if heard is None else heard.volts_se,
+        amps_se=0.0 if heard is None else heard.amps_se,
         pairs=0 if heard is None else heard.pairs,
         measured_ohm=ohm,
         measured_se_ohm=se,

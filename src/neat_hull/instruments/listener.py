@@ -8,7 +8,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 from math import sqrt
-from statistics import fmean, pstdev
+from statistics import fmean, pstdev, stdev
 from typing import Literal
 
 from neat_hull.errors import FeedError, InputError
@@ -51,7 +51,8 @@ class Heard:
 
 @dataclass(frozen=True)
 class BankHeard:
-    """What a monitor says of a bank: means over ten seconds, and what steps of its current tell.
+    """What a monitor says of a bank: means over ten seconds with their standard errors, and what
+    steps of its current tell.
 
     resistance_ohm is −ΔV/ΔI by regression over `pairs` steps, resistance_se_ohm its standard error;
     None before there are three.
@@ -60,6 +61,8 @@ class BankHeard:
     name: str
     volts: float | None
     amps: float | None
+    volts_se: float
+    amps_se: float
     pairs: int
     resistance_ohm: float | None
     resistance_se_ohm: float | None
@@ -209,7 +212,14 @@ def _bank(name: str, said: list[tuple[float, float, float]], now: float) -> Bank
         name,
         fmean(v for v, _ in fresh) if fresh else None,
         fmean(a for _, a in fresh) if fresh else None,
+        _se([v for v, _ in fresh]),
+        _se([a for _, a in fresh]),
         len(steps),
         ohm,
         se,
     )
+
+
+def _se(values: list[float]) -> float:
+    """The standard error of a mean."""
+    return stdev(values) / sqrt(len(values)) if len(values) > 1 else 0.0

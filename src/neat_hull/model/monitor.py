@@ -32,6 +32,8 @@ class BankRow(Answer):
     says: str
     volts: float | None
     amps: float | None
+    volts_se: float
+    amps_se: float
     pairs: int
     measured_ohm: float | None
     measured_se_ohm: float | None
@@ -49,17 +51,24 @@ class Monitor(Answer):
 
 
 class TwoReadings(Model):
-    """Volts and amps of a bank without a load, and some ten seconds with it."""
+    """Volts and amps of a bank without a load, and some ten seconds with it.
+
+    volts_se and amps_se are the standard errors of each reading, where they are known.
+    """
 
     rest_v: float = Field(ge=0, le=100)
     rest_a: float = Field(default=0.0, ge=-1000, le=1000)
     load_v: float = Field(ge=0, le=100)
     load_a: float = Field(ge=-1000, le=1000)
+    volts_se: float = Field(default=0.0, ge=0, le=10)
+    amps_se: float = Field(default=0.0, ge=0, le=10)
 
 
 class TwoReadingsResult(Answer):
-    """Resistance between the two, and what the load draws."""
+    """Resistance between the two, and what the load draws, each ± its standard error."""
 
     resistance_ohm: float
+    resistance_se_ohm: float
     watts: float
+    watts_se: float
     amps: float

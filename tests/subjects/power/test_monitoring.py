@@ -34,6 +34,11 @@ def test_two_readings_are_ohms_law() -> None:
     found = from_two(TwoReadings(rest_v=13.2, rest_a=0.2, load_v=12.9, load_a=5.2))
     assert found.resistance_ohm == pytest.approx(0.06)
     assert found.watts == pytest.approx(12.9 * 5.0)
+    assert (found.resistance_se_ohm, found.watts_se) == (0.0, 0.0)
+    off = from_two(TwoReadings(rest_v=13.2, load_v=12.9, load_a=5.0, volts_se=0.003))
+    assert off.resistance_se_ohm == pytest.approx(2**0.5 * 0.003 / 5.0)
+    loose = from_two(TwoReadings(rest_v=13.2, load_v=12.9, load_a=5.0, amps_se=0.05))
+    assert loose.watts_se == pytest.approx(12.9 * 2**0.5 * 0.05)
 
 
 @pytest.mark.parametrize(("load_v", "load_a"), [(12.9, 0.0), (13.3, 5.0)])

@@ -2,7 +2,8 @@
 
 from typing import Any
 
-from tests.judged import BATTERY, CLEAN, SCREEN, Case, case, known, put
+from tests.judged import BATTERY, CLEAN, HOLDER_S, SCREEN, Case, case, known, put
+from tests.places import on
 
 from neat_hull.model.power import Bank, Charger, Conductor, Gauge, Phase, RoutePoint
 from neat_hull.model.setup import Setup
@@ -105,6 +106,12 @@ def holed(z: float) -> Setup:
     return wired_by(points=points)
 
 
+def put_on_track(y: float) -> Setup:
+    """A holder on the starboard track, and the wire along it so far out."""
+    fed = [one.model_copy(update={"y_m": y, "z_m": 0.35}) for one in ALONG]
+    return put(wired_by(points=fed), HOLDER_S, 0.0, on=on("fitting", name="Starboard track"))
+
+
 WIRED = with_power(
     put(put(CLEAN, BATTERY, 0.92, -0.2, z_m=0.2),
         SCREEN, 2.44, -0.34),
@@ -153,5 +160,6 @@ CASES: list[Case] = [
     case("power-rubs", lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="hole")]),
          lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="gland")])),
     case("power-beside-motor", lambda: beside(0.09), lambda: beside(0.20)),
+    case("power-on-a-track", lambda: put_on_track(-0.372), lambda: put_on_track(-0.376)),
     case("power-hangs-free", lambda: wired_by(points=ALONG[1:]), lambda: WIRED),
 ]  # fmt: skip

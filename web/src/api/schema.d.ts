@@ -1805,6 +1805,8 @@ export interface components {
         BankRow: {
             /** Amps */
             amps: number | null;
+            /** Amps Se */
+            amps_se: number;
             /** Battery */
             battery: number;
             /** Expected Ohm */
@@ -1828,6 +1830,8 @@ export interface components {
             verdict: "fine" | "watch" | "fix" | "stop";
             /** Volts */
             volts: number | null;
+            /** Volts Se */
+            volts_se: number;
         };
         /**
          * Battery
@@ -5766,8 +5770,15 @@ export interface components {
         /**
          * TwoReadings
          * @description Volts and amps of a bank without a load, and some ten seconds with it.
+         *
+         *     volts_se and amps_se are the standard errors of each reading, where they are known.
          */
         TwoReadings: {
+            /**
+             * Amps Se
+             * @default 0
+             */
+            amps_se: number;
             /** Load A */
             load_a: number;
             /** Load V */
@@ -5779,18 +5790,27 @@ export interface components {
             rest_a: number;
             /** Rest V */
             rest_v: number;
+            /**
+             * Volts Se
+             * @default 0
+             */
+            volts_se: number;
         };
         /**
          * TwoReadingsResult
-         * @description Resistance between the two, and what the load draws.
+         * @description Resistance between the two, and what the load draws, each ± its standard error.
          */
         TwoReadingsResult: {
             /** Amps */
             amps: number;
             /** Resistance Ohm */
             resistance_ohm: number;
+            /** Resistance Se Ohm */
+            resistance_se_ohm: number;
             /** Watts */
             watts: number;
+            /** Watts Se */
+            watts_se: number;
         };
         /**
          * UnplugStep

@@ -1280,6 +1280,8 @@ export const USUAL = {
     "places": []
   },
   "TwoReadings": {
-    "rest_a": 0.0
+    "rest_a": 0.0,
+    "volts_se": 0.0,
+    "amps_se": 0.0
   }
 } as const

@@ -1,11 +1,11 @@
 """Batteries, wires, fuses and the day: of a setup, and of a bare case by `neat-hull power`."""
 
 from neat_hull.model.columns import Column
-from neat_hull.rig.subject import Subject, of_what_is_named
+from neat_hull.rig.subject import Subject
 from neat_hull.subjects.power.figures import power
 from neat_hull.subjects.power.how import HOW
 from neat_hull.subjects.power.limits import LIMITS
-from neat_hull.subjects.power.moves import works
+from neat_hull.subjects.power.moves import tries, works
 from neat_hull.subjects.power.rules import RULES
 
 SUBJECT = Subject(
@@ -14,7 +14,7 @@ SUBJECT = Subject(
     live={"power": power},
     rules=RULES,
     limits=LIMITS,
-    moves=of_what_is_named,
+    moves=tries,
     works=works,
     how=HOW,
     columns=(

@@ -3,6 +3,7 @@
 import random
 import re
 from collections.abc import Sequence
+from math import hypot, sqrt
 
 from neat_hull.errors import InputError
 from neat_hull.model.monitor import Fault, PlayStep, TwoReadings, TwoReadingsResult
@@ -152,4 +153,14 @@ def from_two(readings: TwoReadings) -> TwoReadingsResult:
     ohm = (readings.rest_v - readings.load_v) / amps
     if ohm <= 0:
         raise InputError("load_v", readings.load_v, "must be less than without the load")
-    return TwoReadingsResult(resistance_ohm=ohm, watts=readings.load_v * amps, amps=amps)
+    # Both readings are off by as much, and independently; relative errors add in squares.
+    dv = sqrt(2) * readings.volts_se / (readings.rest_v - readings.load_v)
+    di = sqrt(2) * readings.amps_se / amps
+    watts = readings.load_v * amps
+    return TwoReadingsResult(
+        resistance_ohm=ohm,
+        resistance_se_ohm=ohm * hypot(dv, di),
+        watts=watts,
+        watts_se=watts * hypot(readings.volts_se / readings.load_v if readings.load_v else 0.0, di),
+        amps=amps,
+    )

@@ -14,7 +14,7 @@ from neat_hull.model.power_figures import ConductorFigure
 from neat_hull.model.said import Said
 from neat_hull.physics.circuits.tables import AWG_LISTED, BLOCK_V
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.subject import Work
+from neat_hull.rig.subject import Tries, Work, named_in
 from neat_hull.subjects.power.figures import power
 from neat_hull.subjects.power.routes import HELD, heights, length_m, post_m, routes
 from neat_hull.subjects.power.rules.common import conductors, wire_words
@@ -25,6 +25,7 @@ AT_THE_POST_M = 0.10
 _CLIP_EVERY_M = 0.40  # under what may hang free
 _IN_M = 0.05  # of the gunwale's edge: where clips sit
 _NEW_FUSE_A = 5.0
+_ASIDE_M = 0.03  # beside a track
 _NEW_DROP = 0.02  # under what is asked of a screen, so that a little more of it still passes
 NO_LIMIT_A = 1000.0
 
@@ -33,6 +34,20 @@ def works(ev: Evaluated, finding: Finding) -> Iterable[Work]:
     """What could be changed of the wiring for a finding."""
     make = _BY_CODE.get(finding.code)
     return () if make is None else make(ev, finding)
+
+
+def tries(ev: Evaluated, finding: Finding) -> Tries:
+    """What is named, and for what a shorter way helps, the battery that feeds it."""
+    named = named_in(finding)
+    if finding.code in ("power-drop", "power-browns-out", "power-short-circuit"):
+        feeds = {one.end: one.start for one in ev.setup.power.conductors.values()}
+        for i in named:
+            at = i
+            while at in feeds:
+                at = feeds[at]
+            if at != i and at in ev.setup.places:
+                named = (*named, at)
+    return Tries(tuple(dict.fromkeys(named)))
 
 
 def _key(ev: Evaluated, finding: Finding) -> int | None:
@@ -254,6 +269,24 @@ def _more_clips(ev: Evaluated, finding: Finding) -> Iterator[Work]:
     yield _work(ev, key, words, points=points)
 
 
+def _off_the_track(ev: Evaluated, finding: Finding) -> Iterator[Work]:
+    """Its points that lie on the track a little outboard, or inboard."""
+    key = _key(ev, finding)
+    if key is None or finding.at is None:
+        return
+    points = ev.setup.power.conductors[key].points
+    for out in (1.0, -1.0):
+        moved = [
+            p.model_copy(update={"y_m": p.y_m + out * _ASIDE_M * (1.0 if p.y_m >= 0 else -1.0)})
+            if abs(p.y_m - finding.at[1]) < _ASIDE_M and abs(p.z_m - finding.at[2]) < _ASIDE_M
+            else p
+            for p in points
+        ]
+        word = "outboard" if out > 0 else "inboard"
+        words = Said.of(f"Lead the {wire_words(ev, key)} {word} of the track")
+        yield _work(ev, key, words, points=moved)
+
+
 def _no_rub(ev: Evaluated, finding: Finding) -> Iterator[Work]:
     key = _key(ev, finding)
     if key is None:
@@ -294,5 +327,6 @@ _BY_CODE = {
     "power-hangs-free": _more_clips,
     "power-beside-motor": _another_way,
     "power-rubs": _no_rub,
+    "power-on-a-track": _off_the_track,
     "power-gland-low": _higher,
 }

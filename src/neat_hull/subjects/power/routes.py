@@ -8,7 +8,9 @@ from math import dist
 import numpy as np
 
 from neat_hull.model.base import Point
+from neat_hull.model.boat import Track
 from neat_hull.model.power import Conductor, Draw, Held
+from neat_hull.model.setup import OnFitting
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.gaps import closer
 from neat_hull.physics.solids import near_pairs, rods, together
@@ -147,6 +149,41 @@ def _among_the_legs(ev: Evaluated) -> list[InTheWay]:
             x, y, z = (float(v) for v in found.there_m[n])
             least[key, room] = InTheWay(key, rooms[room].title, (x, y, z), deep)
     return list(least.values())
+
+
+RUB_M = 0.01  # of a track that something slides on
+
+
+@dataclass(frozen=True)
+class Rub:
+    """A wire on a track that something slides on, and where."""
+
+    key: int
+    track: str
+    at: Point
+
+
+def on_tracks(ev: Evaluated) -> list[Rub]:
+    """Wires that lie against a track with something on it."""
+    used = {on.name for p in ev.setup.places.values() if isinstance(on := p.on, OnFitting)}
+    tracks = [f for f in ev.setup.boat.fittings if isinstance(f, Track) and f.name in used]
+    lying = list(ev.once(routes).values())
+    if not tracks or not lying:
+        return []
+    ends = [(r.key, a, b) for r in lying for a, b in pairwise(r.points)]
+    a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
+    wires = rods(a, b, np.full(len(ends), _WIRE_M))
+    from_m = np.array([(t.x_m - t.length_m / 2, t.y_m, t.z_m) for t in tracks])
+    to_m = np.array([(t.x_m + t.length_m / 2, t.y_m, t.z_m) for t in tracks])
+    rails = rods(from_m, to_m, np.zeros(len(tracks)))
+    first, second = near_pairs(wires, rails, RUB_M)
+    rows, found = closer(wires.take(first), rails.take(second), np.full(len(first), RUB_M))
+    told: dict[tuple[int, str], Rub] = {}
+    for n, row in enumerate(rows.tolist()):
+        key, track = ends[int(first[row])][0], tracks[int(second[row])].name
+        x, y, z = (float(v) for v in found.there_m[n])
+        told.setdefault((key, track), Rub(key, track, (x, y, z)))
+    return list(told.values())
 
 
 BESIDE_M, BESIDE_FOR_M, CROSSING_DEG = 0.10, 0.30, 30.0

@@ -3,7 +3,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { api, ask, Refusal, type Schemas, type Thing } from '@/api/client'
-import { show, type Units } from '@/kit/units'
+import { show, showBand, type Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
 const props = defineProps<{ setup_id: number; things: Record<string, Thing>; units: Units }>()
@@ -57,6 +57,8 @@ const FAULTS: [Fault, string][] = [
 
 // Two readings of any meter, by hand.
 const by_hand = reactive({ rest_v: '', rest_a: '0', load_v: '', load_a: '' })
+/** How far off readings are that were taken from the monitor; a meter's are not known. */
+const taken = ref({ volts_se: 0, amps_se: 0 })
 const found = ref<Schemas['TwoReadingsResult'] | null>(null)
 const wrong = ref('')
 const target = ref<number | null>(null)
@@ -75,6 +77,7 @@ async function work(): Promise<void> {
     rest_a: number(by_hand.rest_a),
     load_v: number(by_hand.load_v),
     load_a: number(by_hand.load_a),
+    ...taken.value,
   }
   if (Object.values(body).some(Number.isNaN)) {
     wrong.value = 'All four are numbers.'
@@ -92,7 +95,10 @@ async function work(): Promise<void> {
 function take(kind: 'rest' | 'load', row: Monitor['banks'][number]): void {
   by_hand[`${kind}_v`] = row.volts?.toFixed(2) ?? ''
   by_hand[`${kind}_a`] = row.amps?.toFixed(2) ?? ''
+  taken.value = { volts_se: row.volts_se, amps_se: row.amps_se }
 }
+const withError = (value: number, se: number, kind: 'resistance' | 'power') =>
+  se > 0 ? showBand(value, se, kind, props.units) : show(value, kind, props.units)
 const takers = computed(() =>
   Object.entries(props.things).filter(([, thing]) => thing.draw != null),
 )
@@ -191,8 +197,8 @@ const takers = computed(() =>
     </form>
     <p v-if="wrong" class="stop" role="alert">{{ wrong }}</p>
     <p v-if="found" class="line" data-testid="found">
-      {{ show(found.resistance_ohm, 'resistance', units) }}, and it takes
-      {{ show(found.watts, 'power', units) }}
+      {{ withError(found.resistance_ohm, found.resistance_se_ohm, 'resistance') }}, and it takes
+      {{ withError(found.watts, found.watts_se, 'power') }}
       <select v-model="target" aria-label="Whose draw it is">
         <option :value="null">of…</option>
         <option v-for="[id, thing] in takers" :key="id" :value="Number(id)">

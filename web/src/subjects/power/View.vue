@@ -100,7 +100,9 @@ async function lay(start: number, end: number): Promise<void> {
       ) as Promise<Conductor>,
   )
   if (!answered || !laying.answer.value) return
-  const before = Object.entries(kept.value).find(([, wire]) => wire.end === end)
+  // Where batteries are joined, several leads meet.
+  const joins = Object.values(power.value?.banks ?? {}).some((bank) => bank?.bus === end)
+  const before = joins ? null : Object.entries(kept.value).find(([, wire]) => wire.end === end)
   const key = newKey()
   // What is fed anew is no longer fed as it was.
   const gone = before ? { [before[0]]: null } : {}

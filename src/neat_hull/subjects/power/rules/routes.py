@@ -5,16 +5,18 @@ from itertools import pairwise
 from math import dist
 
 from neat_hull.model.base import Point
-from neat_hull.model.said import Said, capital
+from neat_hull.model.said import Said, capital, plain
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
 from neat_hull.subjects.power.routes import (
     BESIDE_FOR_M,
     BESIDE_M,
     HELD,
+    RUB_M,
     among_the_legs,
     beside_motors,
     heights,
+    on_tracks,
     routes,
 )
 from neat_hull.subjects.power.rules.common import (
@@ -97,6 +99,23 @@ def rubs(ev: Evaluated) -> Iterable[Found]:
             )
 
 
+@rule("power-on-a-track", topic="power")
+def on_a_track(ev: Evaluated) -> Iterable[Found]:
+    """Against a track that something slides on: it gets pinched."""
+    for one in ev.once(on_tracks):
+        yield Found(
+            "fix",
+            Said.of(f"{capital(wire_words(ev, one.key))}: on {plain(one.track)}"),
+            "What slides on the track pinches and saws it.",
+            Said.of("Lead it {} clear of the track", length=RUB_M),
+            badness=1.0,
+            thing_id=ev.setup.power.conductors[one.key].end,
+            part=f"wire {one.key}",
+            at=one.at,
+            where=ev.whereabouts(one.at[0], one.at[1]),
+        )
+
+
 @rule("power-hangs-free", topic="power", many="{} wires: hang free too far")
 def hangs_free(ev: Evaluated) -> Iterable[Found]:
     """Farther between two places that hold it than usual practice has it, in the open."""
@@ -154,4 +173,4 @@ def beside_motor(ev: Evaluated) -> Iterable[Found]:
         )
 
 
-RULES = (gland_low, in_leg_room, rubs, hangs_free, beside_motor)
+RULES = (gland_low, in_leg_room, rubs, on_a_track, hangs_free, beside_motor)
