@@ -1,11 +1,12 @@
 """The electrics of a setup: what stands at any time, its moments, and its day."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
+from functools import lru_cache
 from math import sqrt
-from typing import Any
 
 from neat_hull.errors import NotSupplied
 from neat_hull.model.power import Conductor
+from neat_hull.model.power_case import PowerCase
 from neat_hull.model.power_figures import (
     BankFigure,
     BatteryFigure,
@@ -56,10 +57,25 @@ class Lived:
 def standing(ev: Evaluated) -> Standing | None:
     """What holds at any time; None without a battery aboard."""
     case = ev.once(wired).case
-    return None if case is None else ev.again("power standing", case, lambda: _standing(case))
+    return None if case is None else ev.again("power standing", case, lambda: _standing(_of(case)))
 
 
-def _standing(case: Any) -> Standing:
+@dataclass(frozen=True)
+class _Known:
+    """A case by what it says, so that what it comes to is kept: most changes of a setup leave its
+    wiring alone."""
+
+    text: str
+    case: PowerCase = field(compare=False)
+
+
+def _of(case: PowerCase) -> _Known:
+    return _Known(case.model_dump_json(), case)
+
+
+@lru_cache(maxsize=8)
+def _standing(of: _Known) -> Standing:
+    case = of.case
     still: dict[str, object] = {"day": None, "home": None, "moments": [], "chargers": []}
     made = circuit(case)
     report, _ = worked_out(Circuit(case.model_copy(update=still), made.batteries, made.banks))
@@ -76,16 +92,23 @@ def _standing(case: Any) -> Standing:
 def lived(ev: Evaluated) -> Lived | None:
     """The day; None without a battery aboard."""
     case = ev.once(wired).case
-    return None if case is None else ev.again("power day", case, lambda: _lived(case))
+    return None if case is None else ev.again("power day", case, lambda: _lived(_of(case)))
 
 
-def _lived(case: Any) -> Lived:
-    made = circuit(case.model_copy(update={"moments": []}))
+@lru_cache(maxsize=8)
+def _lived(of: _Known) -> Lived:
+    made = circuit(of.case.model_copy(update={"moments": []}))
     try:
         report, day = worked_out(made)
     except NotSupplied as error:
         return Lived({}, None, str(error))
     return Lived(report, day, None)
+
+
+def forget() -> None:
+    """Forget every wiring that was seen, as before the first."""
+    _standing.cache_clear()
+    _lived.cache_clear()
 
 
 def power(ev: Evaluated) -> PowerFigures | None:

@@ -23,10 +23,10 @@ from neat_hull.subjects.power.wiring import wired
 
 AT_THE_POST_M = 0.10
 _CLIP_EVERY_M = 0.40  # under what may hang free
-_IN_M = 0.05  # of the gunwale's edge: where clips sit
+_IN_M = 0.02  # of the gunwale's edge: where clips sit, outboard of tracks
 _NEW_FUSE_A = 5.0
 _ASIDE_M = 0.03  # beside a track
-_NEW_DROP = 0.02  # under what is asked of a screen, so that a little more of it still passes
+_ROOM = 0.7  # of the voltage that may be lost: so that a little more wire still passes
 NO_LIMIT_A = 1000.0
 
 
@@ -193,7 +193,9 @@ def new_wire(ev: Evaluated, start: int, end: int) -> Conductor:
         full_a=full, drop_v=0.0, drop_share=0.0, guard_fuse_a=None, copper_kg=0.0, verdict="fine",
     )  # fmt: skip
     trial = Conductor(start=start, end=end, awg=16)
-    awg = gauge_for(ev, figure, _NEW_DROP * BLOCK_V, trial) or gauge_for(ev, figure, BLOCK_V, trial)
+    key = "drop critical" if draw is not None and draw.critical else "drop"
+    spare_v = _ROOM * ev.table[key].fine * BLOCK_V
+    awg = gauge_for(ev, figure, spare_v, trial) or gauge_for(ev, figure, BLOCK_V, trial)
     fuse = fuse_for(full, NO_LIMIT_A) or _NEW_FUSE_A
     return trial.model_copy(update={"awg": awg or min(AWG_LISTED), "points": points,
                                     "fuse_a": float(fuse), "fuse_at_m": AT_THE_POST_M})  # fmt: skip
