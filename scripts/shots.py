@@ -91,7 +91,10 @@ def crowd(url: str) -> None:
         offered = ask("GET", f"/setups/1/targets/{thing_id}")
         fits = [t for t in offered if t["why"] is None and t["name"] != "cockpit"]
         if fits:
-            body = {"revision": state["revision"], "place": fits[(thing_id - 1) % len(fits)]["place"]}
+            body = {
+                "revision": state["revision"],
+                "place": fits[(thing_id - 1) % len(fits)]["place"],
+            }
             state = ask("PUT", f"/setups/1/places/{thing_id}", body)
 
 
