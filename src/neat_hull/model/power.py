@@ -220,7 +220,9 @@ class Power(Model):
         max_length=20,
     )
     duties: Annotated[dict[Key, list[Duty]], Taken] = Field(default={}, max_length=200)
-    moments: Annotated[dict[Name, dict[Key, Level]], Taken] = Field(default={}, max_length=20)
+    moments: Annotated[dict[Name, Annotated[dict[Key, Level], Taken]], Taken] = Field(
+        default={}, max_length=20
+    )
     charge: Annotated[dict[Key, float], Taken] = Field(default={}, max_length=50)
     moment_charge: float = Field(default=0.5, ge=0.01, le=1)
     home: Home = Home()

@@ -55,6 +55,32 @@ function setShare(id: number, draw: NonNullable<Thing['draw']>, phase: string, t
   })
   emit('duty', id, duties)
 }
+/** The same cycle, or level, in every phase that a thing is on in. */
+function setEvery(id: number, draw: NonNullable<Thing['draw']>, fields: Partial<Duty>): void {
+  const known = props.power.duties[String(id)]
+  const duties = phases.value.flatMap(({ name }): Duty[] => {
+    const share = shareOf(id, draw, name)
+    if (share <= 0) return []
+    const was = known?.find((one) => one.phase == null || one.phase === name)
+    return [{ level: 1, cycle: null, ...was, phase: name, share, ...fields }]
+  })
+  emit('duty', id, duties)
+}
+const first = (id: number): Duty | undefined => props.power.duties[String(id)]?.[0]
+const cycleWords = (id: number): string => {
+  const cycle = first(id)?.cycle
+  return cycle ? `${cycle.on_min}/${cycle.off_min}` : ''
+}
+function setCycle(id: number, draw: NonNullable<Thing['draw']>, text: string): void {
+  const [on_min, off_min] = text.split(/[/ ]+/).map((one) => Number.parseFloat(one))
+  if (!text.trim()) setEvery(id, draw, { cycle: null })
+  else if (on_min && off_min && on_min > 0 && off_min > 0)
+    setEvery(id, draw, { share: 1, cycle: { on_min, off_min } })
+}
+function setLevel(id: number, draw: NonNullable<Thing['draw']>, text: string): void {
+  const level = Number.parseFloat(text.replace(',', '.')) / 100
+  if (level >= 0.01 && level <= 10) setEvery(id, draw, { level })
+}
 function setDraw(id: number, draw: NonNullable<Thing['draw']>, fields: object): void {
   emit('thing', id, { ...draw, ...fields })
 }
@@ -86,6 +112,8 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
           <th v-for="phase in phases" :key="phase.name" scope="col" class="num">
             {{ phase.name }}, % on
           </th>
+          <th scope="col">At, % of full</th>
+          <th scope="col">Minutes on/off</th>
           <th scope="col" class="num">Takes</th>
           <th scope="col" class="num">Lost on the way</th>
           <th scope="col">At the worst moment</th>
@@ -133,6 +161,20 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
               :value="number(shareOf(row.id, row.draw, phase.name), 'ratio', units)"
               :label="`${row.name}, ${phase.name}: percent on`"
               @take="setShare(row.id, row.draw, phase.name, $event)"
+            />
+          </td>
+          <td class="cell">
+            <CellInput
+              :value="number(first(row.id)?.level ?? 1, 'ratio', units)"
+              :label="`${row.name}: at, percent of full`"
+              @take="setLevel(row.id, row.draw, $event)"
+            />
+          </td>
+          <td class="cell">
+            <CellInput
+              :value="cycleWords(row.id)"
+              :label="`${row.name}: minutes on and off in turn, as 3/12`"
+              @take="setCycle(row.id, row.draw, $event)"
             />
           </td>
           <td class="num">{{ row.lived ? show(row.lived.energy_wh, 'work', units) : '—' }}</td>

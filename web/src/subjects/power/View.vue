@@ -21,6 +21,7 @@ import ChargerTable from './ChargerTable.vue'
 import DayChart from './DayChart.vue'
 import DayForm from './DayForm.vue'
 import LoadTable from './LoadTable.vue'
+import MomentTable from './MomentTable.vue'
 import MonitorPanel from './MonitorPanel.vue'
 import NewWire from './NewWire.vue'
 import OneLine from './OneLine.vue'
@@ -300,6 +301,14 @@ const aboard = computed(() => [...store.places.keys()])
         :units="look.units"
         @thing="(id, battery) => setThing(id, { battery })"
         @charge="(id, share) => store.putPower({ charge: { [String(id)]: share } })"
+      />
+      <MomentTable
+        class="next"
+        :power="power"
+        :figures="figures"
+        :things="store.things"
+        :units="look.units"
+        @change="(moments) => store.putPower({ moments })"
       />
       <BankForm
         class="next"
