@@ -206,3 +206,13 @@ def test_a_day_that_two_setups_share_shows_what_is_wanted_twice(bench: Page) -> 
     expect(aboard(bench, 1)).to_contain_text("twice")
     expect(aboard(bench, CRATE)).not_to_contain_text("twice")
     expect(shelf(bench, NET)).not_to_contain_text("twice")
+
+
+def test_a_paddle_is_taken_in_the_hands(bench: Page) -> None:
+    paddle = 17
+    put_on(bench, paddle, "in your hands")
+    expect(bench.get_by_role("heading", name="In your hands")).to_be_visible()
+    expect(undone(bench)).to_have_attribute("title", re.compile("Paddle"))
+    expect(drawn(bench, paddle)).to_have_attribute("aria-label", re.compile("within reach"))
+    undone(bench).click()
+    expect(bench.get_by_role("heading", name="In your hands")).to_have_count(0)

@@ -95,9 +95,10 @@ class OnThing(Model):
 
 
 class OnBody(Model):
-    """Worn."""
+    """Worn, or held in the hands."""
 
     kind: Literal["body"] = "body"
+    held: bool = False
 
 
 On = Annotated[OnFitting | OnWell | OnSeat | OnThing | OnBody, Field(discriminator="kind")]

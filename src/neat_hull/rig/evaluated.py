@@ -97,7 +97,8 @@ class Evaluated:
         """What people call the place of a thing aboard: that of what it stands on or in."""
         if thing_id not in self._where:
             stand = self.rigged.by_id[self.rigged.placing.root(thing_id)].stand
+            on_you = "In your hands" if stand.held else "On you"
             self._where[thing_id] = (
-                "On you" if stand.on_body else self.whereabouts(stand.x_m, stand.y_m)
+                on_you if stand.on_body else self.whereabouts(stand.x_m, stand.y_m)
             )
         return self._where[thing_id]

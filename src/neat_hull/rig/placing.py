@@ -210,13 +210,13 @@ class Placing:
         y = frame.y_m + place.x_m * math.sin(turn) + place.y_m * math.cos(turn)
         base = self._base(thing_id, place, frame, x, y)
         holder = self.holder(thing_id)
-        worn = isinstance(place.on, OnBody)
+        worn, held = isinstance(place.on, OnBody), isinstance(place.on, OnBody) and place.on.held
         if worn and place.z_m is None:
             base -= thing.height_m / 2
         if holder is not None:
-            worn = self.stand(holder).on_body
+            worn, held = self.stand(holder).on_body, self.stand(holder).held
         tilt = max(-90.0, min(90.0, frame.tilt_deg + place.tilt_deg))
-        stand = Stand(x, y, base, frame.turn_deg + place.turn_deg, tilt, worn)
+        stand = Stand(x, y, base, frame.turn_deg + place.turn_deg, tilt, worn, held)
         if place.bury_m > 0 and thing.long:
             x, y, base = stand.at(-place.bury_m)
             stand = replace(stand, x_m=x, y_m=y, base_z_m=base)

@@ -4092,9 +4092,14 @@ export interface components {
         };
         /**
          * OnBody
-         * @description Worn.
+         * @description Worn, or held in the hands.
          */
         OnBody: {
+            /**
+             * Held
+             * @default false
+             */
+            held: boolean;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}

@@ -1065,7 +1065,8 @@ export const USUAL = {
     "fields": {}
   },
   "OnBody": {
-    "kind": "body"
+    "kind": "body",
+    "held": false
   },
   "OnFitting": {
     "kind": "fitting",

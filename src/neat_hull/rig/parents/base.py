@@ -19,7 +19,7 @@ SEAT_HALF_M = 0.24  # half the breadth of an ordinary seat; no more goes under i
 class Stand:
     """A thing in boat coordinates, as `Place` has it on the bare deck.
 
-    astray names what it stood on, where that is gone.
+    on_body: worn, or held in the hands. astray names what it stood on, where that is gone.
     """
 
     x_m: float
@@ -28,6 +28,7 @@ class Stand:
     turn_deg: float
     tilt_deg: float
     on_body: bool = False
+    held: bool = False
     astray: str = ""
 
     def at(self, along_m: float) -> tuple[float, float, float]:

@@ -11,8 +11,9 @@ _HOLDS: tuple[Fixed, ...] = ("track bolt", "ball", "plate", "strap")
 def stays(ev: Evaluated, thing_id: int) -> bool:
     """Whether a thing stays with a boat upside down: worn, shut in, or mounted so that it holds."""
     rigged = ev.rigged
-    if rigged.by_id[thing_id].stand.on_body or rigged.placing.covered(thing_id):
-        return True
+    stand = rigged.by_id[thing_id].stand
+    if (stand.on_body and not stand.held) or rigged.placing.covered(thing_id):
+        return True  # hands let go
     return ev.thing(thing_id).fixing.by in _HOLDS
 
 
