@@ -89,7 +89,7 @@ def test_without_a_box_the_monitor_is_off_and_plays_nothing(client: TestClient) 
     found = client.get(f"{V1}/power/monitor").json()
     assert found["state"] == "off"
     assert [row["says"] for row in found["banks"]] == ["BATTERY20AH"]
-    assert client.post(f"{V1}/power/monitor/play", json={"speed": 60}).status_code == 503
+    assert client.post(f"{V1}/power/monitor/play", json={"speed": 60}).status_code == 422
 
 
 def test_the_sonar_s_schools_are_told(client: TestClient) -> None:

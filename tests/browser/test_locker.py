@@ -107,7 +107,7 @@ def test_a_setup_file_goes_out_and_comes_in_with_equal_figures(bench: Page, tmp_
     assert json.loads(file.read_text())["format"] == "neat-hull/setup"
     bench.get_by_test_id("setup-file").set_input_files(file)
     expect(bench.get_by_test_id("setup-plan")).to_contain_text(
-        "You have 22 items of it already; new: 0"
+        "You have 23 items of it already; new: 0"
     )
     bench.get_by_test_id("setup-take").click()
     expect(bench.get_by_role("status")).to_contain_text("Imported")

@@ -6,7 +6,7 @@ from pydantic import Field
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.trial import Trial
-from neat_hull.errors import FeedError, InputError
+from neat_hull.errors import InputError
 from neat_hull.files.shopping_csv import write_shopping
 from neat_hull.instruments.listener import BankHeard, Listener
 from neat_hull.model.base import Model
@@ -119,5 +119,5 @@ def play(setup_id: SetupId, body: PlayDay, db: Db, request: Request) -> None:
     """Have the simulated monitor play this setup's day; a real one passes it over."""
     listener: Listener | None = request.app.state.listener
     if listener is None:
-        raise FeedError("no instrument was given")
+        raise InputError("instrument", None, "there is none: start with one, or with the demo's")
     listener.play(played(evaluated(load_setup(db, setup_id).setup), body.fault), body.speed)
