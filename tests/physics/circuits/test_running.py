@@ -82,5 +82,5 @@ def test_it_is_down_when_no_voltage_serves_what_is_on() -> None:
 
 def test_what_is_waited_for_ends_it_at_that_instant() -> None:
     bank = Bank([ONE], [], [1.0])
-    end = run(bank, 0.0, 10.0, [AMPS], lambda _: None, lambda _, soc, __: soc[0] < 0.5)
+    end = run(bank, 0.0, 10.0, [AMPS], lambda _: None, lambda _, soc, __: soc[0] - 0.5)
     assert end == pytest.approx(2.0, abs=1e-5)

@@ -7,6 +7,7 @@ held small. What ends a battery or the bank in mid-step is found by halving.
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
+from math import inf, isfinite
 
 from neat_hull.physics.circuits.battery import Battery
 from neat_hull.physics.circuits.network import Draw, Loads, Solved, Wire, loads_of, solve_made
@@ -18,6 +19,8 @@ _AT_H = 1e-6  # how close an instant is found
 _AT = (0.5, 0.75)
 _WEIGHTS = (2 / 9, 1 / 3, 4 / 9)
 _ERROR = (-5 / 72, 1 / 12, 1 / 9, -1 / 8)
+_MOST_LOOKS = 80  # halving alone takes thirty
+_NOTHING = 1e-15
 
 
 @dataclass
@@ -104,39 +107,37 @@ class Step:
     quadrature: tuple[tuple[float, Solved], ...]
 
 
+# How far something waited for is off: 0 or less once it is there.
+Room = Callable[[Bank, Sequence[float], Solved], float]
+
+
 def run(
     bank: Bank,
     from_h: float,
     to_h: float,
     draws: Sequence[Draw],
     told: Callable[[Step], None],
-    stop: Callable[[Bank, Sequence[float], Solved], bool] | None = None,
+    room: Room | None = None,
 ) -> float:
-    """Keep it on until `to_h`, or until it is down, or until `stop`; returns when that is.
+    """Keep it on until `to_h`, until it is down, or until no `room` is left; returns when that is.
 
     `told` hears of every step. What is empty or cut off on the way is switched off for good.
     """
     at, pace = from_h, _FIRST_H
     now = bank.settled(at, draws)
     while now is not None and at < to_h - 1e-12:
-        if stop is not None and stop(bank, bank.soc, now):
+        if room is not None and room(bank, bank.soc, now) <= 0:
             return at
         wanted = min(pace, to_h - at)
         taken = _taken(bank, draws, now, wanted)
         while taken is not None and taken.error > TOLERANCE_SOC and wanted > _LEAST_H:
             wanted = max(_LEAST_H, wanted * _slower(taken.error))
             taken = _taken(bank, draws, now, wanted)
-        ended = taken is None or _ended(bank, taken, stop)
+        left = _left(bank, taken, room)
+        ended = left <= 0
         if ended:
             # Something ends in this step: the longest that goes through, and on from there.
-            low, high = 0.0, wanted
-            while high - low > _AT_H:
-                middle = (low + high) / 2
-                tried = _taken(bank, draws, now, middle)
-                if tried is None or _ended(bank, tried, stop):
-                    high = middle
-                else:
-                    low = middle
+            low, high = _until(bank, draws, now, wanted, left, room)
             wanted, taken = high, _taken(bank, draws, now, high)
             if taken is None:  # no voltage serves all any more
                 bank.down_h = at + high
@@ -198,13 +199,55 @@ def _rates(bank: Bank, found: Solved) -> list[float]:
     return [b.soc_per_h(a) for b, a in zip(bank.batteries, found.battery_a, strict=True)]
 
 
-def _ended(
-    bank: Bank, taken: _Taken, stop: Callable[[Bank, Sequence[float], Solved], bool] | None
-) -> bool:
-    """Whether a battery is empty, full or cut off at its end, or what was waited for is there."""
+def _left(bank: Bank, taken: _Taken | None, room: Room | None) -> float:
+    """How far from its end a bank is after a step, 0 or less where it has come to it: a battery
+    empty, full or cut off, or no room. Endless where it is down."""
+    if taken is None:
+        return -inf
+    least = inf
     for i in bank.on:
-        if taken.soc[i] <= 0 or (taken.soc[i] >= 1 and bank.soc[i] < 1):
-            return True
-        if bank.cut(i, taken.soc[i], taken.after.battery_a[i]):
-            return True
-    return stop is not None and stop(bank, taken.soc, taken.after)
+        least = min(least, taken.soc[i])
+        if bank.soc[i] < 1:
+            least = min(least, 1 - taken.soc[i])
+        cut, amps = bank.batteries[i].cut_off_v, taken.after.battery_a[i]
+        if cut is not None and amps > 0:
+            least = min(least, above(bank.posts_v(i, taken.soc[i], amps), cut))
+    if room is not None:
+        least = min(least, room(bank, taken.soc, taken.after))
+    return least
+
+
+def above(volts: float, least_v: float) -> float:
+    """Room over a least voltage, which itself is still enough."""
+    return volts - least_v or _NOTHING
+
+
+def _until(
+    bank: Bank, draws: Sequence[Draw], now: Solved, wanted: float, at_end: float, room: Room | None
+) -> tuple[float, float]:
+    """The instant at which a step comes to its end, between two that are _AT_H apart: by regula
+    falsi with half weights (Dowell and Jarratt, 1971), or by halving where it gives nothing."""
+    low, high = 0.0, wanted
+    f_low, f_high = _left(bank, _Taken(bank.soc, now, 0.0, ()), room), at_end
+    side = 0
+    for n in range(_MOST_LOOKS):
+        if high - low <= _AT_H:
+            break
+        middle = (low + high) / 2
+        if isfinite(f_low) and isfinite(f_high) and f_low > 0 and n % 4 != 3:
+            middle = low + (high - low) * f_low / (f_low - f_high)
+            # A hair over to the side that has not moved, so that both ends close in.
+            middle += -side * _AT_H / 3
+            middle = min(max(middle, low + _AT_H / 3), high - _AT_H / 3)
+        left = _left(bank, _taken(bank, draws, now, middle), room)
+        if left <= 0:
+            high, f_high = middle, left
+            if side == 1:
+                f_low /= 2
+            side = 1
+        else:
+            low, f_low = middle, left
+            if side == -1:
+                f_high /= 2
+            side = -1
+    return low, high

@@ -5,7 +5,7 @@ from collections.abc import Mapping, Sequence
 from neat_hull.errors import NotSupplied
 from neat_hull.model.power_case import LoadOn, PowerCase
 from neat_hull.physics.circuits.network import Solved
-from neat_hull.physics.circuits.running import Bank, run
+from neat_hull.physics.circuits.running import Bank, above, run
 from neat_hull.subjects.power.circuit import Circuit
 from neat_hull.subjects.power.living import DayLived
 from neat_hull.subjects.power.rows import Row, finding
@@ -96,13 +96,17 @@ def _held(
         def brown(at: Solved, least: Sequence[tuple[int, float]] = least) -> bool:
             return any(at.at(wire) < v for wire, v in least)
 
-        def used(bank: Bank, soc: Sequence[float], shares: Sequence[float] = shares) -> bool:
-            return left_share(bank, soc, shares) <= 0
+        def room(
+            bank: Bank,
+            soc: Sequence[float],
+            at: Solved,
+            least: Sequence[tuple[int, float]] = least,
+            shares: Sequence[float] = shares,
+        ) -> float:
+            over = (above(at.at(wire), v) for wire, v in least)
+            return min((left_share(bank, soc, shares), *over))
 
-        def stop(bank: Bank, soc: Sequence[float], at: Solved) -> bool:
-            return brown(at) or used(bank, soc)
-
-        end = run(bank, 0.0, LONGEST_HOLD_H, draws, lambda _: None, stop)
+        end = run(bank, 0.0, LONGEST_HOLD_H, draws, lambda _: None, room)
         if bank.down_h is not None:
             ends.append((bank.down_h, 0))
         elif end < LONGEST_HOLD_H - 1e-9:
