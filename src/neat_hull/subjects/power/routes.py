@@ -165,10 +165,17 @@ class Rub:
 
 def on_tracks(ev: Evaluated) -> list[Rub]:
     """Wires that lie against a track with something on it."""
+    lying = ev.once(routes)
+    if not lying:
+        return []
     used = {on.name for p in ev.setup.places.values() if isinstance(on := p.on, OnFitting)}
     tracks = [f for f in ev.setup.boat.fittings if isinstance(f, Track) and f.name in used]
-    lying = list(ev.once(routes).values())
-    if not tracks or not lying:
+    return ev.again("power tracks", (lying, tracks), lambda: _on_tracks(lying, tracks))
+
+
+def _on_tracks(routes_by_key: dict[int, Route], tracks: list[Track]) -> list[Rub]:
+    lying = list(routes_by_key.values())
+    if not tracks:
         return []
     ends = [(r.key, a, b) for r in lying for a, b in pairwise(r.points)]
     a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
