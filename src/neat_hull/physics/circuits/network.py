@@ -89,8 +89,20 @@ def solve_made(
         if alone is None:
             return None
         return Solved(alone[0], tuple(alone[1]), (max(0.0, (source_v - alone[0]) / ohm),))
-    sources = [(b.source_v(s), 1 / (b.inner_ohm(s) + b.lead_ohm), b.one_way(s))
-               for b, s in zip(batteries, socs, strict=True)]  # fmt: skip
+    sources: list[tuple[float, float, bool]] = []
+    one_way, siemens, short_a = False, 0.0, 0.0
+    for one, soc in zip(batteries, socs, strict=True):
+        source_v, g = one.source_v(soc), 1 / (one.inner_ohm(soc) + one.lead_ohm)
+        sources.append((source_v, g, one.one_way(soc)))
+        one_way = one_way or sources[-1][2]
+        siemens += g
+        short_a += g * source_v
+    if not one_way:
+        plain = _tree(short_a / siemens, 1 / siemens, tree, loads)
+        if plain is None:
+            return None
+        bank_v, wires_v = plain
+        return Solved(bank_v, tuple(wires_v), tuple([(v - bank_v) * g for v, g, _ in sources]))
     # Diodes open one after the other as the voltage falls, the highest first.
     diodes = sorted((i for i, one in enumerate(sources) if one[2]), key=lambda i: -sources[i][0])
     open_ones = [i for i, one in enumerate(sources) if not one[2]]

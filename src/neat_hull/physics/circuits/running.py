@@ -32,6 +32,7 @@ class Bank:
     soc: list[float]
     off_h: list[float | None] = field(default_factory=list)
     down_h: float | None = None
+    pace_h: float = _FIRST_H  # of its steps, from one stretch to the next
 
     def __post_init__(self) -> None:
         if not self.off_h:
@@ -123,12 +124,13 @@ def run(
 
     `told` hears of every step. What is empty or cut off on the way is switched off for good.
     """
-    at, pace = from_h, _FIRST_H
+    at = from_h
     now = bank.settled(at, draws)
     while now is not None and at < to_h - 1e-12:
         if room is not None and room(bank, bank.soc, now) <= 0:
             return at
-        wanted = min(pace, to_h - at)
+        wanted = min(bank.pace_h, to_h - at)
+        whole = wanted == bank.pace_h
         taken = _taken(bank, draws, now, wanted)
         while taken is not None and taken.error > TOLERANCE_SOC and wanted > _LEAST_H:
             wanted = max(_LEAST_H, wanted * _slower(taken.error))
@@ -150,7 +152,9 @@ def run(
         bank.soc = [min(1.0, max(0.0, s)) for s in taken.soc]
         told(Step(at, at + wanted, now, taken.after, taken.looks))
         at += wanted
-        pace = min(_LONGEST_H, wanted * _slower(max(taken.error, 1e-12)))
+        pace_h = min(_LONGEST_H, wanted * _slower(max(taken.error, 1e-12)))
+        # A step that the stretch cut short says nothing against longer ones.
+        bank.pace_h = pace_h if whole or ended else max(bank.pace_h, pace_h)
         now = bank.settled(at, draws) if ended else taken.after
         if now is None and bank.down_h is not None:
             return bank.down_h
