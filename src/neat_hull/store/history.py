@@ -53,7 +53,7 @@ def change(
     written = []
     for one in changes:
         before = get_row(db, setup_id, one.kind, one.key)
-        if before == (None if one.after is None else filled(one.kind, one.after)):
+        if _known(one.kind, before) == _known(one.kind, one.after):
             continue
         _write(db, setup_id, one.kind, one.key, one.after)
         written.append(_Done(one.kind, one.key, before, one.after))
@@ -134,12 +134,16 @@ def _step(db: Connection, setup_id: int, number: int, verb: str) -> list[_Done]:
     return [_Done(**row) for row in json.loads(step["changes"])]
 
 
+def _known(kind: Kind, row: Row | None) -> Row | None:
+    return None if row is None else filled(kind, row)
+
+
 def _put_back(
     db: Connection, setup_id: int, one: _Done, was: Row | None, to: Row | None
 ) -> str | None:
     """Put a row from how a step left it to how it was before; words for what stays as it is."""
-    now = get_row(db, setup_id, one.kind, one.key)
-    was, to = (None if row is None else filled(one.kind, row) for row in (was, to))
+    now = _known(one.kind, get_row(db, setup_id, one.kind, one.key))
+    was, to = (_known(one.kind, row) for row in (was, to))
     stays, row = None, to
     if now != was:
         stays = "was changed from another setup since"

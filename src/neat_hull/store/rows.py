@@ -4,12 +4,13 @@ import json
 import sqlite3
 from pathlib import Path
 from sqlite3 import Connection, IntegrityError
-from typing import Any, Literal
+from typing import Any, Literal, cast
 
 from pydantic import ValidationError
 
 from neat_hull.errors import InputError
 from neat_hull.model.base import Model, input_errors
+from neat_hull.model.sections import Sections
 from neat_hull.model.setup import Place, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
@@ -41,8 +42,25 @@ _JSON = ("seat",)  # columns of a setup that are documents
 
 
 def filled(kind: Kind, row: Row) -> Row:
-    """A row as kept in the history, with fields that were added since."""
-    return _USUAL.get(kind, {}) | row
+    """A row as kept, with fields that were added since, at any depth: so that two can be compared.
+
+    One that means nothing stays as it is; whoever writes it is told.
+    """
+    row = _USUAL.get(kind, {}) | row
+    try:
+        if kind == "thing" or kind == "place":
+            return _MODELS[kind].model_validate(row).model_dump(mode="json")
+        if kind == "setup":
+            return row | {name: _section(name, row[name]) for name in Sections.model_fields}
+    except ValidationError:
+        pass
+    return row
+
+
+def _section(name: str, row: Row) -> Any:
+    model = cast(type[Model], Sections.model_fields[name].annotation)
+    # By way of JSON: keys are text there.
+    return model.model_validate_json(json.dumps(row)).model_dump(mode="json")
 
 
 def get_row(db: Connection, setup_id: int, kind: Kind, key: int) -> Row | None:
