@@ -2,15 +2,13 @@
 
 from neat_hull.model.base import Answer, Point
 from neat_hull.model.power import Chemistry
-from neat_hull.model.said import Verdict
 
 
 class ConductorFigure(Answer):
     """A wire as it lies. points run from post to device in boat coordinates, m.
 
     full_a is all that hangs on it at full; drop_v what it loses then, drop_share of the bank's
-    nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it. verdict is the
-    worst that is found of it.
+    nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it.
     """
 
     key: int
@@ -24,7 +22,6 @@ class ConductorFigure(Answer):
     drop_share: float
     guard_fuse_a: float | None
     copper_kg: float
-    verdict: Verdict
 
 
 class VoltsAt(Answer):

@@ -2357,8 +2357,7 @@ export interface components {
          * @description A wire as it lies. points run from post to device in boat coordinates, m.
          *
          *     full_a is all that hangs on it at full; drop_v what it loses then, drop_share of the bank's
-         *     nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it. verdict is the
-         *     worst that is found of it.
+         *     nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it.
          */
         ConductorFigure: {
             /** Ampacity A */
@@ -2387,11 +2386,6 @@ export interface components {
             ][];
             /** Resistance Ohm */
             resistance_ohm: number;
-            /**
-             * Verdict
-             * @enum {string}
-             */
-            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * Container

@@ -220,14 +220,6 @@ export const CHOICES = {
       105
     ]
   },
-  "ConductorFigure": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
   "Container": {
     "opens": [
       "open",

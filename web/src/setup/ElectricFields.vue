@@ -2,13 +2,13 @@
 /** What a thing is electrically: a battery, or what it takes; empty fields are typical of it. */
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
+import { CHEMISTRY } from './thingWords'
 
 type Battery = NonNullable<Thing['battery']>
 type Draw = NonNullable<Thing['draw']>
 const battery = defineModel<Battery | null>('battery', { required: true })
 const draw = defineModel<Draw | null>('draw', { required: true })
 
-const KIND = { lead_acid: 'lead-acid', lifepo4: 'LiFePO4', li_ion: 'Li-ion' }
 const UNITS = [
   ['watts', 'W'],
   ['amps', 'A'],
@@ -65,7 +65,7 @@ const DRAW: [keyof Draw, string][] = [
           @change="setBattery({ chemistry: pick($event) as Battery['chemistry'] })"
         >
           <option v-for="one in CHOICES.Battery.chemistry" :key="one" :value="one">
-            {{ KIND[one] }}
+            {{ CHEMISTRY[one] }}
           </option>
         </select></label
       >

@@ -5,6 +5,8 @@ import { CHOICES, USUAL } from '@/api/words'
 export const KINDS = CHOICES.Thing.kind
 export const USES = CHOICES.Thing.use
 export const FIXINGS = CHOICES.Fixing.by
+/** What a battery is made of, as people call it. */
+export const CHEMISTRY = { lead_acid: 'lead-acid', lifepo4: 'LiFePO4', li_ion: 'Li-ion' }
 export const EVIDENCES = CHOICES.Thing.evidence
 export const PARTS = CHOICES.Thing.part
 /** The basics that a check looks for. */

@@ -97,6 +97,28 @@ def anchor_end(setup: Setup) -> str:
     return "bow" if max(cleats, key=lambda x: abs(x - middle)) >= middle else "stern"
 
 
+def over_water(ev: Evaluated, points_m: Array) -> list[tuple[float, Array]]:
+    """How high points (n, 3) of the boat stand over the water (n,) m: at rest, with a heel of 0,
+    then at the largest heel of the trip to each side (deg, starboard down) where there is one. None
+    for a boat that does not float."""
+    rest = at_rest(ev)
+    if rest is None:
+        return []
+    found = [(0.0, rest.settled.rest.height_over_water_m(points_m)[0])]
+    held = rest.settled.held
+    for way in (1.0, -1.0):  # starboard down, then port
+        most = max((way * (one.heel_deg or 0.0) for one in ev.once(readings)), default=0.0)
+        if most <= 0:
+            continue
+        over = held.height_over_water_m(points_m * (1.0, way, 1.0))
+        known = np.isfinite(over).all(axis=1)
+        angles = np.degrees(held.heel_rad)[known]
+        found.append(
+            (way * most, np.array([np.interp(most, angles, one) for one in over[known].T]))
+        )
+    return found
+
+
 def margin_key(demand: str) -> str:
     """The limit that a demand's use of the margin is judged by."""
     return "margin climbing in" if demand == "remount" else "margin"

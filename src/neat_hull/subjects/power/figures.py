@@ -15,7 +15,6 @@ from neat_hull.model.power_figures import (
     PowerFigures,
     VoltsAt,
 )
-from neat_hull.model.said import Verdict
 from neat_hull.physics.circuits.tables import awg_mm2
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.power import typical
@@ -26,7 +25,7 @@ from neat_hull.subjects.power.living import DayLived
 from neat_hull.subjects.power.moments import moment
 from neat_hull.subjects.power.routes import routes
 from neat_hull.subjects.power.rows import Row
-from neat_hull.subjects.power.wiring import Wired, wire_name, wired
+from neat_hull.subjects.power.wiring import Wired, wired
 
 COPPER_KG_M3 = 8960.0
 
@@ -158,12 +157,6 @@ def copper_kg(one: Conductor, length_m: float) -> float:
     return COPPER_KG_M3 * area_mm2(one) * 1e-6 * 2 * length_m
 
 
-_WORST: dict[str, Verdict] = {
-    "no_fuse": "stop", "fuse_over_wire": "fix", "fuse_far": "fix", "wire_over": "fix",
-    "fuse_tight": "watch",
-}  # fmt: skip
-
-
 def _conductors(ev: Evaluated, found: Wired, stands: Standing | None) -> list[ConductorFigure]:
     rows: dict[int, Row] = {}
     nominal: dict[int, float] = {}
@@ -179,12 +172,10 @@ def _conductors(ev: Evaluated, found: Wired, stands: Standing | None) -> list[Co
             nominal |= {found.wires[n]: volts for n in plan.wires}
             nominal |= {leads[found.batteries[n]]: volts for n in plan.batteries
                         if found.batteries[n] in leads}  # fmt: skip
-    told = found_of(ev)
     figures = []
     for key, lies in ev.once(routes).items():
         one, row = ev.setup.power.conductors[key], rows.get(key)
         drop = 0.0 if row is None else row["full_a"] * row["resistance_ohm"]
-        worst = [_WORST[code] for code in told.get(key, ()) if code in _WORST]
         figures.append(
             ConductorFigure(
                 key=key,
@@ -198,22 +189,9 @@ def _conductors(ev: Evaluated, found: Wired, stands: Standing | None) -> list[Co
                 drop_share=0.0 if row is None else drop / nominal[key],
                 guard_fuse_a=None if row is None else row["guard_fuse_a"],
                 copper_kg=copper_kg(one, lies.length_m),
-                verdict=max(worst, key=("watch", "fix", "stop").index, default="fine"),
             )
         )
     return figures
-
-
-def found_of(ev: Evaluated) -> dict[int, list[str]]:
-    """Codes of what is found of each conductor, by its key."""
-    wires, stands = ev.once(wired), ev.once(standing)
-    keys = {wire_name(key): key for key in wires.wires}
-    keys |= {str(battery): key for key, battery in wires.leads.items()}
-    codes: dict[int, list[str]] = {}
-    for row in stands.findings if stands is not None else ():
-        if row["at"] is None and row["on"] in keys:
-            codes.setdefault(keys[row["on"]], []).append(row["code"])
-    return codes
 
 
 def _loads(found: Wired, stands: Standing | None) -> list[LoadFigure]:

@@ -10,7 +10,7 @@ from neat_hull.subjects.power.chart import losses, told
 from neat_hull.subjects.power.conductors import FUSE_ROOM
 from neat_hull.subjects.power.figures import Standing, lived, power, standing
 from neat_hull.subjects.power.moments import LONGEST_HOLD_H
-from neat_hull.subjects.power.wiring import wired
+from neat_hull.subjects.power.wiring import way_back, wired
 
 _SURE = (
     "Typical values stand in for what nobody has measured; slow polarisation is left out, so a sag "
@@ -112,12 +112,7 @@ def volts(ev: Evaluated) -> How:
             _row(f"{name}: own resistance", battery.inner_ohm(soc), "resistance"),
             _row(f"{name}: at its posts", row["v"], "voltage"),
         ]
-    keys = {ev.setup.power.conductors[key].end: key for key in ev.once(wired).wires}
-    way, at = list[int](), load.thing_id
-    while at in keys:
-        way.append(keys[at])
-        at = ev.setup.power.conductors[keys[at]].start
-    for key in reversed(way):
+    for key in reversed(list(way_back(ev, load.thing_id, ev.once(wired).wires))):
         figure = next(one for one in figures.conductors if one.key == key)
         end = ev.name(ev.setup.power.conductors[key].end)
         rows.append(_row(f"Wire to {end}, fuse and joints", figure.resistance_ohm, "resistance"))
@@ -140,18 +135,16 @@ def drop(ev: Evaluated) -> How:
     """What the wires to a device lose at full draw, piece by piece."""
     figures, _ = _figures(ev)
     load = _worst(ev, figures)
-    keys = {ev.setup.power.conductors[key].end: key for key in ev.once(wired).wires}
-    rows, at = list[HowRow](), load.thing_id
-    while at in keys:
-        figure = next(one for one in figures.conductors if one.key == keys[at])
-        name = ev.name(at)
+    rows = list[HowRow]()
+    for wire in way_back(ev, load.thing_id, ev.once(wired).wires):
+        figure = next(one for one in figures.conductors if one.key == wire)
+        name = ev.name(ev.setup.power.conductors[wire].end)
         rows += [
             _row(f"Wire to {name}: length with slack", figure.length_m, "length"),
             _row(f"Wire to {name}: loop, fuse and joints", figure.resistance_ohm, "resistance"),
             _row(f"Wire to {name}: at full draw", figure.full_a, "current"),
             _row(f"Wire to {name}: lost", figure.drop_v, "voltage"),
         ]
-        at = ev.setup.power.conductors[keys[at]].start
     draw = ev.thing(load.thing_id).draw
     key = "drop critical" if draw is not None and draw.critical else "drop"
     rows.append(_row(f"Of {BLOCK_V:g} V", load.drop_share, "ratio"))

@@ -19,7 +19,7 @@ from neat_hull.subjects.power.figures import power
 from neat_hull.subjects.power.routes import HELD, heights, length_m, post_m, routes
 from neat_hull.subjects.power.rules.common import conductors, wire_words
 from neat_hull.subjects.power.sizing import fuse_for, gauge_for, thicker_awg
-from neat_hull.subjects.power.wiring import wired
+from neat_hull.subjects.power.wiring import way_back, wired
 
 AT_THE_POST_M = 0.10
 _CLIP_EVERY_M = 0.40  # under what may hang free
@@ -40,13 +40,11 @@ def tries(ev: Evaluated, finding: Finding) -> Tries:
     """What is named, and for what a shorter way helps, the battery that feeds it."""
     named = named_in(finding)
     if finding.code in ("power-drop", "power-browns-out", "power-short-circuit"):
-        feeds = {one.end: one.start for one in ev.setup.power.conductors.values()}
+        wires = ev.setup.power.conductors
         for i in named:
-            at = i
-            while at in feeds:
-                at = feeds[at]
-            if at != i and at in ev.setup.places:
-                named = (*named, at)
+            way = list(way_back(ev, i, wires))
+            if way and wires[way[-1]].start in ev.setup.places:
+                named = (*named, wires[way[-1]].start)
     return Tries(tuple(dict.fromkeys(named)))
 
 
@@ -121,11 +119,7 @@ def _less_drop(ev: Evaluated, finding: Finding) -> Iterator[Work]:
     if load is None or load.drop_share <= 0:
         return
     wires = ev.once(conductors)
-    feeds = {ev.setup.power.conductors[key].end: key for key in wires}
-    at, way = load.thing_id, list[ConductorFigure]()
-    while at in feeds:
-        way.append(wires[feeds[at]])
-        at = ev.setup.power.conductors[feeds[at]].start
+    way = [wires[key] for key in way_back(ev, load.thing_id, wires)]
     draw = ev.thing(load.thing_id).draw
     limit = ev.table["drop critical" if draw is not None and draw.critical else "drop"].fine
     allowed = limit * load.drop_v / load.drop_share
@@ -190,7 +184,7 @@ def new_wire(ev: Evaluated, start: int, end: int) -> Conductor:
     along = length_m(way, 0)
     figure = ConductorFigure(
         key=0, points=way, length_m=along, fed=True, resistance_ohm=0.0, ampacity_a=0.0,
-        full_a=full, drop_v=0.0, drop_share=0.0, guard_fuse_a=None, copper_kg=0.0, verdict="fine",
+        full_a=full, drop_v=0.0, drop_share=0.0, guard_fuse_a=None, copper_kg=0.0,
     )  # fmt: skip
     trial = Conductor(start=start, end=end, awg=16)
     key = "drop critical" if draw is not None and draw.critical else "drop"

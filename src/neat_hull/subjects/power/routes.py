@@ -15,8 +15,7 @@ from neat_hull.physics.arrays import Array
 from neat_hull.physics.gaps import closer
 from neat_hull.physics.solids import near_pairs, rods, together
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.settling import at_rest
-from neat_hull.subjects.demands.figures import readings
+from neat_hull.subjects.demands.figures import over_water
 from neat_hull.subjects.room.figures import needed
 
 SLACK_SHARE = 0.03  # a wire never lies as straight as a line does
@@ -85,26 +84,13 @@ def heights(ev: Evaluated) -> list[Height]:
         for i, by in enumerate(route.held)
         if by in THROUGH
     ]
-    rest = at_rest(ev)
-    if not found or rest is None:
+    seen = over_water(ev, np.array([point for _, _, point in found])) if found else []
+    if not seen:
         return []
-    spots = np.array([point for _, _, point in found])
-    over, heel = rest.settled.rest.height_over_water_m(spots)[0], np.zeros(len(found))
-    for way in (1.0, -1.0):  # starboard down, then port
-        most = max((way * (one.heel_deg or 0.0) for one in ev.once(readings)), default=0.0)
-        if most <= 0:
-            continue
-        held = rest.settled.held
-        heights_m = held.height_over_water_m(spots * (1.0, way, 1.0))
-        known = np.isfinite(heights_m).all(axis=1)
-        angles = np.degrees(held.heel_rad)[known]
-        for i in range(len(found)):
-            low = float(np.interp(most, angles, heights_m[known, i]))
-            if low < over[i]:
-                over[i], heel[i] = low, way * most
+    lows = [min(seen, key=lambda one: one[1][n]) for n in range(len(found))]
     return [
-        Height(key, i, point, float(over[n]), float(heel[n]))
-        for n, (key, i, point) in enumerate(found)
+        Height(key, i, point, float(over[n]), heel)
+        for n, ((key, i, point), (heel, over)) in enumerate(zip(found, lows, strict=True))
     ]
 
 

@@ -1,6 +1,6 @@
 """A setup turned into a bare case: the one way from what is aboard to what the solver reads."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from neat_hull.model.power import Conductor, Duty, Power
@@ -83,6 +83,15 @@ def _wired(ev: Evaluated, aboard: list[int]) -> Wired:
 def wire_name(key: int) -> str:
     """What a conductor is called in a case."""
     return f"wire {key}"
+
+
+def way_back(ev: Evaluated, thing_id: int, keys: Iterable[int]) -> Iterator[int]:
+    """Those of some conductors that lead from a thing back to what feeds it, the nearest first."""
+    conductors = ev.setup.power.conductors
+    feeds, at = {conductors[key].end: key for key in keys}, thing_id
+    while at in feeds:
+        yield feeds[at]
+        at = conductors[feeds[at]].start
 
 
 def _banks(power: Power, batteries: tuple[int, ...]) -> dict[int, str]:

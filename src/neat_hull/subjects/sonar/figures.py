@@ -16,7 +16,7 @@ from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
-from neat_hull.subjects.demands.figures import readings
+from neat_hull.subjects.demands.figures import over_water
 
 SPEED_M_S = 1.5  # a brisk pedalling pace, at which drag is told
 DRAG_OF_A_POLE = 1.1  # of a cylinder across the stream (Hoerner, Fluid-Dynamic Drag, 1965, ch. 3)
@@ -35,23 +35,11 @@ class Depths:
 
 def depths(ev: Evaluated, spot: Point) -> Depths | None:
     """None for a boat that does not float."""
-    rest = at_rest(ev)
-    if rest is None:
+    seen = over_water(ev, np.array([spot]))
+    if not seen:
         return None
-    at = np.array([spot])
-    still = -float(rest.settled.rest.height_over_water_m(at)[0, 0])
-    least, heel = still, 0.0
-    held = rest.settled.held
-    for way in (1.0, -1.0):  # starboard down, then port
-        most = max((way * (one.heel_deg or 0.0) for one in ev.once(readings)), default=0.0)
-        if most <= 0:
-            continue
-        over = held.height_over_water_m(at * (1.0, way, 1.0))[:, 0]
-        known = np.isfinite(over)
-        under = -float(np.interp(most, np.degrees(held.heel_rad)[known], over[known]))
-        if under < least:
-            least, heel = under, way * most
-    return Depths(still, least, heel)
+    heel, highest = max(seen, key=lambda one: one[1][0])
+    return Depths(-float(seen[0][1][0]), -float(highest[0]), heel)
 
 
 def sonar(ev: Evaluated) -> Sonar | None:

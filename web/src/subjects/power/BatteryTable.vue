@@ -5,7 +5,8 @@ import type { Figures, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
-import type { Power } from './wiring'
+import { CHEMISTRY } from '@/setup/thingWords'
+import { positiveIn, type Power } from './wiring'
 
 const props = defineProps<{
   power: Power
@@ -18,17 +19,12 @@ const emit = defineEmits<{
   charge: [id: number, share: number]
 }>()
 
-const KIND = { lead_acid: 'lead-acid', lifepo4: 'LiFePO4', li_ion: 'Li-ion' }
 const rows = computed(() =>
   props.figures.batteries.flatMap((one) => {
     const thing = props.things[String(one.thing_id)]
     return thing?.battery ? [{ ...one, name: thing.name, battery: thing.battery }] : []
   }),
 )
-const asNumber = (text: string): number | null => {
-  const value = Number.parseFloat(text.replace(',', '.'))
-  return Number.isFinite(value) && value > 0 ? value : null
-}
 function setCharge(id: number, text: string): void {
   const percent = Number.parseFloat(text.replace(',', '.'))
   if (percent >= 0 && percent <= 100) emit('charge', id, percent / 100)
@@ -73,12 +69,12 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
               @change="
                 emit('thing', row.thing_id, {
                   ...row.battery,
-                  chemistry: pick($event) as keyof typeof KIND,
+                  chemistry: pick($event) as keyof typeof CHEMISTRY,
                 })
               "
             >
               <option v-for="one in CHOICES.Battery.chemistry" :key="one" :value="one">
-                {{ KIND[one] }}
+                {{ CHEMISTRY[one] }}
               </option>
             </select>
           </td>
@@ -86,7 +82,9 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
             <CellInput
               :value="row.battery.capacity_ah == null ? '' : String(row.battery.capacity_ah)"
               :label="`${row.name}: capacity in Ah`"
-              @take="emit('thing', row.thing_id, { ...row.battery, capacity_ah: asNumber($event) })"
+              @take="
+                emit('thing', row.thing_id, { ...row.battery, capacity_ah: positiveIn($event) })
+              "
             />
           </td>
           <td>
@@ -124,7 +122,7 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
               "
               :label="`${row.name}: most it gives in amps`"
               @take="
-                emit('thing', row.thing_id, { ...row.battery, max_discharge_a: asNumber($event) })
+                emit('thing', row.thing_id, { ...row.battery, max_discharge_a: positiveIn($event) })
               "
             />
           </td>

@@ -5,7 +5,8 @@ import type { FullPower, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { show, type Units } from '@/kit/units'
-import type { Power } from './wiring'
+import { CHEMISTRY } from '@/setup/thingWords'
+import { numberIn, type Power } from './wiring'
 
 type Charger = Power['chargers'][string]
 const props = defineProps<{
@@ -17,22 +18,20 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [rows: Record<string, Charger | null>] }>()
 
-const KIND = { lead_acid: 'lead-acid', lifepo4: 'LiFePO4', li_ion: 'Li-ion' }
 const rows = computed(() =>
   Object.entries(props.power.chargers).filter(([, one]) => (one as Charger | null) !== null),
 )
 const hours = (name: string) => props.full?.charging.find((one) => one.name === name)?.hours
 const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const asNumber = (text: string): number => Number.parseFloat(text.replace(',', '.'))
 function set(name: string, one: Charger, fields: Partial<Charger>): void {
   emit('change', { [name]: { ...one, ...fields } })
 }
 function setAmps(name: string, one: Charger, text: string): void {
-  const amps = asNumber(text)
+  const amps = numberIn(text)
   if (amps > 0) set(name, one, { amps })
 }
 function setAround(name: string, one: Charger, text: string): void {
-  const around_c = asNumber(text)
+  const around_c = numberIn(text)
   if (Number.isFinite(around_c)) set(name, one, { around_c })
 }
 /** One more for the first battery that has none, of that battery's kind. */
@@ -83,7 +82,7 @@ function add(): void {
               @change="set(name, one, { chemistry: pick($event) as Charger['chemistry'] })"
             >
               <option v-for="kind in CHOICES.Charger.chemistry" :key="kind" :value="kind">
-                {{ KIND[kind] }}
+                {{ CHEMISTRY[kind] }}
               </option>
             </select>
           </td>

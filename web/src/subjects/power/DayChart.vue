@@ -149,7 +149,6 @@ const words = computed(() =>
           :y2="v(one.min_v)"
         />
         <path class="series" :class="tone(i)" :d="pieces(one.volts, v)" />
-        <text class="label" x="2" :y="barsTop + i * (BAR + 4) + 10" />
         <rect
           v-for="[from, to] in one.on"
           :key="from"

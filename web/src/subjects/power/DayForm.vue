@@ -2,13 +2,12 @@
 /** When the day begins, its phases, and how long the way home takes. */
 import { computed } from 'vue'
 import CellInput from '@/kit/CellInput.vue'
-import type { Power } from './wiring'
+import { numberIn, type Power } from './wiring'
 
 const props = defineProps<{ power: Power }>()
 const emit = defineEmits<{ change: [fields: Partial<Power>] }>()
 
 const total = computed(() => props.power.phases.reduce((sum, one) => sum + one.hours, 0))
-const asNumber = (text: string): number => Number.parseFloat(text.replace(',', '.'))
 /** A phase that is called otherwise takes along when things are on in it. */
 function rename(at: number, name: string): void {
   const old = props.power.phases[at]!.name
@@ -23,7 +22,7 @@ function rename(at: number, name: string): void {
   emit('change', { phases, duties })
 }
 function setHours(at: number, text: string): void {
-  const hours = asNumber(text)
+  const hours = numberIn(text)
   if (!(hours > 0)) return
   emit('change', {
     phases: props.power.phases.map((one, i) => (i === at ? { ...one, hours } : one)),
@@ -46,15 +45,15 @@ function add(): void {
   emit('change', { phases: [...props.power.phases, { name: `Phase ${n}`, hours: 1 }] })
 }
 function setNumber(field: 'start_h' | 'air_c', text: string): void {
-  const value = asNumber(text)
+  const value = numberIn(text)
   if (Number.isFinite(value)) emit('change', { [field]: value })
 }
 function setHome(text: string): void {
-  const hours = asNumber(text)
+  const hours = numberIn(text)
   if (hours > 0) emit('change', { home: { ...props.power.home, hours } })
 }
 function setMoment(text: string): void {
-  const share = asNumber(text) / 100
+  const share = numberIn(text) / 100
   if (share > 0 && share <= 1) emit('change', { moment_charge: share })
 }
 </script>

@@ -5,7 +5,7 @@ import type { Figures, FullPower, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
-import type { Duty, Power } from './wiring'
+import { positiveIn, type Duty, type Power } from './wiring'
 
 const props = defineProps<{
   power: Power
@@ -88,10 +88,6 @@ function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, tex
   const value = Number.parseFloat(text.replace(',', '.'))
   if (value > 0) setDraw(id, draw, { watts: null, amps: null, ohms: null, [unit]: value })
 }
-const asNumber = (text: string): number | null => {
-  const value = Number.parseFloat(text.replace(',', '.'))
-  return Number.isFinite(value) && value > 0 ? value : null
-}
 const pick = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
@@ -153,7 +149,7 @@ const pick = (event: Event) => (event.target as HTMLSelectElement).value
             <CellInput
               :value="row.draw.min_v == null ? '' : String(row.draw.min_v)"
               :label="`${row.name}: works from, volts`"
-              @take="setDraw(row.id, row.draw, { min_v: asNumber($event) })"
+              @take="setDraw(row.id, row.draw, { min_v: positiveIn($event) })"
             />
           </td>
           <td v-for="phase in phases" :key="phase.name" class="cell">

@@ -1,6 +1,6 @@
 """What voltage is left at each device, and what batteries can give."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable
 
 from neat_hull.model.said import Said, plain
 from neat_hull.rig.evaluated import Evaluated
@@ -14,6 +14,7 @@ from neat_hull.subjects.power.rules.common import (
     wire_words,
 )
 from neat_hull.subjects.power.sizing import gauge_for
+from neat_hull.subjects.power.wiring import way_back
 
 
 @rule("power-dark", topic="power")
@@ -86,13 +87,12 @@ def drop(ev: Evaluated) -> Iterable[Found]:
     if figures is None:
         return
     wires = ev.once(conductors)
-    parents = {one.end: key for key, one in ev.setup.power.conductors.items() if key in wires}
     for load in figures.loads:
         draw = ev.thing(load.thing_id).draw
         key = "drop critical" if draw is not None and draw.critical else "drop"
         if not past(ev, key, load.drop_share):
             continue
-        way = [wires[k] for k in _way(ev, parents, load.thing_id)]
+        way = [wires[k] for k in way_back(ev, load.thing_id, wires)]
         worst = max(way, key=lambda one: one.drop_v, default=None)
         nominal = load.drop_v / load.drop_share
         spare = ev.table[key].fine * nominal - (load.drop_v - (worst.drop_v if worst else 0.0))
@@ -112,15 +112,6 @@ def drop(ev: Evaluated) -> Iterable[Found]:
             thing_id=load.thing_id,
             caution=USUAL,
         )
-
-
-def _way(ev: Evaluated, feeds: dict[int, int], thing_id: int) -> Iterator[int]:
-    """Conductors from a thing back to its battery."""
-    at = thing_id
-    while at in feeds:
-        key = feeds[at]
-        yield key
-        at = ev.setup.power.conductors[key].start
 
 
 @rule("power-battery-over", topic="power")
