@@ -256,10 +256,21 @@ function back(): void {
 .lead {
   margin: 2px 0 10px;
 }
+/* It stays where it is: a fit that arrives above it must not move it from under the pointer. */
 .acts {
+  position: sticky;
+  z-index: 1;
+  bottom: 0;
   display: flex;
   justify-content: flex-end;
   margin-top: 12px;
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+  background: var(--paper);
+}
+/* What the focus comes to is never under that bar. */
+.measures :deep(:is(input, button, textarea, select)) {
+  scroll-margin-bottom: 56px;
 }
 .lines {
   min-width: 0;
