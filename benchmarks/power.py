@@ -102,8 +102,9 @@ def main() -> None:
     full = demo_setups()[0]
     bare = full.model_copy(update={"power": type(full.power)()})
     head()
-    tell("power day", times(lambda: power_report(day(False))))
-    tell("power cycles", times(lambda: power_report(day(True))))
+    steady, cycling = day(False), day(True)
+    tell("power day", times(lambda: power_report(steady)))
+    tell("power cycles", times(lambda: power_report(cycling)))
     tell("power live", live_part(full))
     plain = _cold(bare, known=True)
     print(

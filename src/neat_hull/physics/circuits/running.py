@@ -10,9 +10,9 @@ from dataclasses import dataclass, field
 from math import inf, isfinite
 
 from neat_hull.physics.circuits.battery import Battery
-from neat_hull.physics.circuits.network import Draw, Loads, Solved, Wire, loads_of, solve_made
+from neat_hull.physics.circuits.network import Draw, Network, Solved, Wire
 
-TOLERANCE_SOC = 2e-6  # of one step: a day of a few dozen of them stays within a ten-thousandth
+TOLERANCE_SOC = 1e-5  # of one step: a day of a few dozen of them stays within a ten-thousandth
 _FIRST_H, _LEAST_H, _LONGEST_H = 0.25, 1e-7, 2.0
 _AT_H = 1e-6  # how close an instant is found
 # Of one step of Bogacki and Shampine: where it looks, and how much of each.
@@ -37,8 +37,7 @@ class Bank:
     def __post_init__(self) -> None:
         if not self.off_h:
             self.off_h = [None] * len(self.batteries)
-        self._tree = [(one.parent, one.ohm) for one in self.wires]
-        self._made: tuple[Sequence[Draw], Loads] = ((), loads_of(()))
+        self._made: tuple[Sequence[Draw], Network] = ((), Network(self.wires, ()))
 
     @property
     def on(self) -> list[int]:
@@ -47,24 +46,21 @@ class Bank:
 
     def solved(self, draws: Sequence[Draw], soc: Sequence[float]) -> Solved | None:
         """Voltages and the currents of all its batteries, 0 of those that are off."""
+        if self._made[0] is not draws:  # the same all through a stretch
+            self._made = draws, Network(self.wires, draws)
+        network = self._made[1]
+        if self.off_h.count(None) == len(self.off_h):
+            return network.solved(self.batteries, soc)
         on = self.on
         if not on:
             return None
-        if self._made[0] is not draws:  # the same all through a stretch
-            self._made = draws, loads_of(draws)
-        some = len(on) < len(self.batteries)
-        found = solve_made(
-            [self.batteries[i] for i in on] if some else self.batteries,
-            [soc[i] for i in on] if some else soc,
-            self._tree,
-            self._made[1],
-        )
-        if found is None or not some:
-            return found
+        found = network.solved([self.batteries[i] for i in on], [soc[i] for i in on])
+        if found is None:
+            return None
         amps = [0.0] * len(self.batteries)
         for i, value in zip(on, found.battery_a, strict=True):
             amps[i] = value
-        return Solved(found.bank_v, found.wires_v, tuple(amps))
+        return found.with_amps(tuple(amps))
 
     def posts_v(self, i: int, soc: float, amps: float) -> float:
         """The voltage at the posts of a battery, E − I·R."""
@@ -107,6 +103,12 @@ class Step:
     after: Solved
     quadrature: tuple[tuple[float, Solved], ...]
 
+    @property
+    def way(self) -> list[tuple[float, Solved]]:
+        """What stood at shares of it, from 0 to 1."""
+        inside = [(at, look) for at, (_, look) in zip((0.0, *_AT), self.quadrature, strict=True)]
+        return [*inside, (1.0, self.after)]
+
 
 # How far something waited for is off: 0 or less once it is there.
 Room = Callable[[Bank, Sequence[float], Solved], float]
@@ -119,13 +121,15 @@ def run(
     draws: Sequence[Draw],
     told: Callable[[Step], None],
     room: Room | None = None,
+    begun: Solved | None = None,
 ) -> float:
     """Keep it on until `to_h`, until it is down, or until no `room` is left; returns when that is.
 
     `told` hears of every step. What is empty or cut off on the way is switched off for good.
+    `begun`: the bank as it stands settled at the start, for whoever has it already.
     """
     at = from_h
-    now = bank.settled(at, draws)
+    now = begun or bank.settled(at, draws)
     while now is not None and at < to_h - 1e-12:
         if room is not None and room(bank, bank.soc, now) <= 0:
             return at

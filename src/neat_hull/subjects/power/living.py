@@ -27,6 +27,7 @@ class LoadDay:
 class _BankDay:
     least_v: float | None = None
     energy_wh: float = 0.0
+    seen: Solved | None = None
 
 
 @dataclass
@@ -88,7 +89,7 @@ class DayLived:
             end = from_h
             if now is not None:
                 hear = partial(self._hear, plan, bank, told, on_now)
-                end = run(bank, from_h, to_h, draws, hear)
+                end = run(bank, from_h, to_h, draws, hear, begun=now)
             if bank.down_h is not None:
                 for i, _ in on_now:
                     self.load_days[i].unserved_min += 60 * (to_h - max(from_h, min(end, to_h)))
@@ -107,6 +108,7 @@ class DayLived:
         self, plan: BankPlan, bank: Bank, told: _BankDay, on: Sequence[tuple[int, Draw]], at: Solved
     ) -> None:
         """The extremes of one instant."""
+        told.seen = at
         told.least_v = _least(told.least_v, at.bank_v)
         for i, s, a in zip(plan.batteries, bank.soc, at.battery_a, strict=True):
             mine = self.battery_days[i]
@@ -117,9 +119,9 @@ class DayLived:
     def _hear(
         self, plan: BankPlan, bank: Bank, told: _BankDay, on: Sequence[tuple[int, Draw]], step: Step
     ) -> None:
-        # What begins a step may follow on a battery that has just been switched off.
-        for at in (step.before, step.after):
-            self._look(plan, bank, told, on, at)
+        if step.before is not told.seen:  # it follows on a battery that has just been switched off
+            self._look(plan, bank, told, on, step.before)
+        self._look(plan, bank, told, on, step.after)
         for weight, look in step.quadrature:
             for i, a in zip(plan.batteries, look.battery_a, strict=True):
                 self.battery_days[i].drawn_ah += weight * a
@@ -132,8 +134,10 @@ class DayLived:
         for i, draw in on:
             least = self.made.case.loads[i].min_v
             if least is not None:
-                a, b = step.before.at(draw.wire), step.after.at(draw.wire)
-                self.load_days[i].low_min += long_min * _share_below(a, b, least)
+                way = [(share, at.at(draw.wire)) for share, at in step.way]
+                self.load_days[i].low_min += long_min * sum(
+                    (u - t) * _share_below(a, b, least) for (t, a), (u, b) in pairwise(way)
+                )
 
 
 def _least(one: float | None, other: float) -> float:
