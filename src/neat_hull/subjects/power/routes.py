@@ -12,7 +12,7 @@ from neat_hull.model.boat import Track
 from neat_hull.model.power import Conductor, Draw, Held
 from neat_hull.model.setup import OnFitting
 from neat_hull.physics.arrays import Array
-from neat_hull.physics.gaps import closer
+from neat_hull.physics.gaps import gaps
 from neat_hull.physics.solids import near_pairs, rods, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.demands.figures import over_water
@@ -124,15 +124,18 @@ def _among_the_legs(ev: Evaluated) -> list[InTheWay]:
     whose = np.repeat(np.arange(len(rooms)), [len(one.solids) for one in rooms])
     margin = np.array([one.margin_m for one in rooms])
     first, second = near_pairs(wires, solids, float(margin.max()))
-    rows, found = closer(wires.take(first), solids.take(second), margin[whose[second]])
+    if not len(first):
+        return []
+    found = gaps(wires.take(first), solids.take(second))  # of a line, sooner than to tell apart
+    rows = np.flatnonzero(found.gap_m < margin[whose[second]])
     least: dict[tuple[int, int], InTheWay] = {}
-    for n, row in enumerate(rows.tolist()):
+    for row in rows.tolist():
         room = int(whose[second[row]])
         key = ends[int(first[row])][0]
-        deep = float(margin[room] - found.gap_m[n])
+        deep = float(margin[room] - found.gap_m[row])
         known = least.get((key, room))
         if known is None or deep > known.clear_m:
-            x, y, z = (float(v) for v in found.there_m[n])
+            x, y, z = (float(v) for v in found.there_m[row])
             least[key, room] = InTheWay(key, rooms[room].title, (x, y, z), deep)
     return list(least.values())
 
@@ -170,11 +173,13 @@ def _on_tracks(routes_by_key: dict[int, Route], tracks: list[Track]) -> list[Rub
     to_m = np.array([(t.x_m + t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     rails = rods(from_m, to_m, np.zeros(len(tracks)))
     first, second = near_pairs(wires, rails, RUB_M)
-    rows, found = closer(wires.take(first), rails.take(second), np.full(len(first), RUB_M))
+    if not len(first):
+        return []
+    found = gaps(wires.take(first), rails.take(second))
     told: dict[tuple[int, str], Rub] = {}
-    for n, row in enumerate(rows.tolist()):
+    for row in np.flatnonzero(found.gap_m < RUB_M).tolist():
         key, track = ends[int(first[row])][0], tracks[int(second[row])].name
-        x, y, z = (float(v) for v in found.there_m[n])
+        x, y, z = (float(v) for v in found.there_m[row])
         told.setdefault((key, track), Rub(key, track, (x, y, z)))
     return list(told.values())
 
