@@ -29,7 +29,8 @@ class Transducer(Model):
 class SonarFigure(Answer):
     """One transducer as it hangs. Depths are of its face under the water, m, negative out of it.
 
-    depth_m at rest; least_m at the worst of the trip's heels, at least_heel_deg (starboard down).
+    depth_m at rest; least_m at the worst of what the trip asks, at a heel (starboard down) or at a
+    trim against rest (bow up).
     below_hull_m is how far it stands out under the hull's lowest point, below_here_m under the
     hull where it is; behind_drive_m how far aft of the drive, null ahead of it or clear of it.
     cut_off_deg is what the hull hides of a side beam, counted down from level. On the bottom at
@@ -43,6 +44,7 @@ class SonarFigure(Answer):
     depth_m: float
     least_m: float
     least_heel_deg: float
+    least_trim_deg: float
     below_hull_m: float
     below_here_m: float
     behind_drive_m: float | None

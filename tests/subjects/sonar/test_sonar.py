@@ -6,9 +6,12 @@ import numpy as np
 import pytest
 from tests.subjects.sonar.hangings import SOUNDER, hung
 
+from neat_hull.files.demo import demo_setups
 from neat_hull.model.sonar import SonarFigure, Transducer
 from neat_hull.model.thing import Thing
 from neat_hull.physics.hull.shape import Hull, Station
+from neat_hull.rig.settling import at_rest
+from neat_hull.subjects.demands.figures import over_water_trimmed, solved
 from neat_hull.subjects.sonar.figures import (
     SPEED_M_S,
     cone_m,
@@ -91,3 +94,24 @@ def test_every_school_is_judged_on_this_boat() -> None:
     assert arm.drag_n is not None
     assert arm.drag_n > 0
     assert all(one.cautions for one in found.values())
+
+
+def test_trims_to_first_order_are_those_of_the_demand_solved_in_full() -> None:
+    for setup in demo_setups():
+        ev = evaluated(setup)
+        rest = at_rest(ev)
+        assert rest is not None
+        level = math.degrees(rest.settled.rest.trim_rad[0])
+        full = {one.title: one for one in solved(ev)}
+        for one in over_water_trimmed(ev, np.zeros((1, 3))):
+            demand = full[one.title]
+            if demand.trim_deg is not None and abs(demand.heel_deg or 0.0) < 2.0:
+                assert one.trim_deg == pytest.approx(demand.trim_deg - level, abs=0.03)
+
+
+def test_a_face_far_aft_on_the_middle_line_comes_up_as_water_in_the_cockpit_brings_the_bow_down(
+) -> None:  # fmt: skip
+    far, middle = figure(x=0.3, z=-0.05), figure(x=1.7, z=-0.05)
+    assert far.least_trim_deg < 0
+    assert far.least_heel_deg == 0
+    assert far.depth_m - far.least_m > middle.depth_m - middle.least_m

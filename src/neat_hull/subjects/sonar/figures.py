@@ -16,7 +16,7 @@ from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
-from neat_hull.subjects.demands.figures import over_water
+from neat_hull.subjects.demands.figures import over_water, over_water_trimmed
 
 SPEED_M_S = 1.5  # a brisk pedalling pace, at which drag is told
 DRAG_OF_A_POLE = 1.1  # of a cylinder across the stream (Hoerner, Fluid-Dynamic Drag, 1965, ch. 3)
@@ -26,11 +26,13 @@ BOW_SHARE = 0.15  # of the length: there a hull draws air under it
 
 @dataclass(frozen=True)
 class Depths:
-    """Of a point under the water: at rest, and the least at the trip's heels with that heel."""
+    """Of a point under the water: at rest, and the least of what the trip's demands make of it, by
+    heel or by trim against rest (bow up), whichever is worse; both 0 where it is least at rest."""
 
     rest_m: float
     least_m: float
     heel_deg: float
+    trim_deg: float
 
 
 def depths(ev: Evaluated, spot: Point) -> Depths | None:
@@ -39,7 +41,11 @@ def depths(ev: Evaluated, spot: Point) -> Depths | None:
     if not seen:
         return None
     heel, highest = max(seen, key=lambda one: one[1][0])
-    return Depths(-float(seen[0][1][0]), -float(highest[0]), heel)
+    rest_m, least_m, trim = -float(seen[0][1][0]), -float(highest[0]), 0.0
+    for one in over_water_trimmed(ev, np.array([spot])):
+        if -one.over_m[0] < least_m:
+            least_m, heel, trim = -float(one.over_m[0]), 0.0, one.trim_deg
+    return Depths(rest_m, least_m, heel, trim)
 
 
 def sonar(ev: Evaluated) -> Sonar | None:
@@ -80,6 +86,7 @@ def _figure(ev: Evaluated, thing_id: int, one: Transducer) -> SonarFigure | None
         depth_m=under.rest_m,
         least_m=under.least_m,
         least_heel_deg=under.heel_deg,
+        least_trim_deg=under.trim_deg,
         below_hull_m=float(hull.keel_z_m.min()) - face[2],
         below_here_m=keel_here_m(hull, face[0]) - face[2],
         behind_drive_m=behind_drive_m(ev, face),

@@ -19,11 +19,14 @@ def _all(ev: Evaluated) -> list[SonarFigure]:
 
 @rule("sonar-out-of-water", topic="sonar")
 def out_of_water(ev: Evaluated) -> Iterable[Found]:
-    """Its face comes out of the water, at rest or as the trip heels the boat."""
+    """Its face comes out of the water, at rest or as the trip heels and trims the boat."""
     for one in _all(ev):
         if one.mount == "inside" or not past(ev, "face under", one.least_m):
             continue
         heeled = f" at {abs(one.least_heel_deg):.0f}° of heel" if one.least_heel_deg else ""
+        if one.least_trim_deg:
+            end = "stern" if one.least_trim_deg > 0 else "bow"
+            heeled = f" when the trip brings the {end} {abs(one.least_trim_deg):.1f}° down"
         words = f"{ev.name(one.thing_id)}: {{}} under{heeled}"
         if one.least_m < 0:
             words = f"{ev.name(one.thing_id)}: {{}} out of the water{heeled}"

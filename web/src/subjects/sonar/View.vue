@@ -8,7 +8,7 @@ import { useAsked } from '@/kit/useAsked'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { show } from '@/kit/units'
-import { listWords, told } from '@/kit/words'
+import { listWords, told, trimWords } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
@@ -211,6 +211,8 @@ const { width } = useElementSize(left)
             <dt>
               At its least<template v-if="one.least_heel_deg"
                 >, {{ listWords(one.least_heel_deg) }}</template
+              ><template v-else-if="one.least_trim_deg"
+                >, {{ trimWords(one.least_trim_deg) }} more</template
               >
             </dt>
             <dd>{{ under(one.least_m) }} <VerdictMark :verdict="one.verdict" bare /></dd>
