@@ -73,12 +73,11 @@ def live_part(setup: Setup) -> Times:
     for n in range(_TIMES + 5):
         ev = evaluated(setup)
         live(ev)
-        day_kept = ev._noted["power day"]
         ours = [one for one in ev._once if ".subjects.power." in one.__module__]
         for one in ours:
             del ev._once[one]
-        ev._noted = {"power day": day_kept}
-        figures.forget()
+        ev._noted = {}
+        figures._standing.cache_clear()
         start = time.perf_counter()
         ev.once(power)
         for rule in RULES:

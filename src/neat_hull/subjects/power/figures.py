@@ -55,8 +55,8 @@ class Lived:
 
 def standing(ev: Evaluated) -> Standing | None:
     """What holds at any time; None without a battery aboard."""
-    case = ev.once(wired).case
-    return None if case is None else ev.again("power standing", case, lambda: _standing(_of(case)))
+    known = ev.once(_known)
+    return None if known is None else _standing(known)
 
 
 @dataclass(frozen=True)
@@ -68,8 +68,11 @@ class _Known:
     case: PowerCase = field(compare=False)
 
 
-def _of(case: PowerCase) -> _Known:
-    return _Known(case.model_dump_json(), case)
+def _known(ev: Evaluated) -> _Known | None:
+    case = ev.once(wired).case
+    if case is None:
+        return None
+    return ev.again("power case", case, lambda: _Known(case.model_dump_json(), case))
 
 
 @lru_cache(maxsize=8)
@@ -90,8 +93,8 @@ def _standing(of: _Known) -> Standing:
 
 def lived(ev: Evaluated) -> Lived | None:
     """The day; None without a battery aboard."""
-    case = ev.once(wired).case
-    return None if case is None else ev.again("power day", case, lambda: _lived(_of(case)))
+    known = ev.once(_known)
+    return None if known is None else _lived(known)
 
 
 @lru_cache(maxsize=8)
