@@ -116,6 +116,18 @@ class NotSupplied(NeatHullError, ValueError):
     """A bank has no voltage at which it can supply what is on, or no battery that is."""
 
 
+class NoOrder(NeatHullError, ValueError):
+    """Steps of the work that each wait for the other."""
+
+    def __init__(self, members: Sequence[str]) -> None:
+        super().__init__(f"steps wait for each other in a circle: {' → '.join(members)}")
+        self.members = tuple(members)
+
+    def __reduce__(self) -> tuple[Any, ...]:
+        """As of `InputErrors`."""
+        return type(self), (self.members,)
+
+
 class NotFoundError(NeatHullError, LookupError):
     """What was asked for is not in this file."""
 

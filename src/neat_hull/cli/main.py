@@ -10,7 +10,7 @@ from typing import Annotated, NoReturn
 import platformdirs
 import typer
 
-from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance, NotSupplied
+from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance, NoOrder, NotSupplied
 
 app = typer.Typer(
     name="neat-hull",
@@ -29,11 +29,12 @@ def _root() -> None:
 @app.command(name="float")
 def float_(case: Annotated[Path, typer.Argument(help="A float case, JSON.")]) -> None:
     """Print the hydrostatics of a bare case as JSON."""
-    from neat_hull.files.float_case import read_float_case
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.float_case import FloatCase
     from neat_hull.subjects.afloat.case import float_report
 
     try:
-        report = float_report(read_float_case(case))
+        report = float_report(read_bare_case(case, FloatCase))
     except NeatHullError as error:
         _refuse(str(case), error)
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
@@ -47,6 +48,20 @@ def power(case: Annotated[Path, typer.Argument(help="A power case, JSON.")]) -> 
 
     try:
         report = power_report(read_power_case(case))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+@app.command("mount")
+def mount(case: Annotated[Path, typer.Argument(help="A mount case, JSON.")]) -> None:
+    """Print what mounts, holes and steps of a bare case come to, as JSON."""
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.mount_case import MountCase
+    from neat_hull.subjects.fixing.case import mount_report
+
+    try:
+        report = mount_report(read_bare_case(case, MountCase))
     except NeatHullError as error:
         _refuse(str(case), error)
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
@@ -230,7 +245,9 @@ def _refuse(file: str, error: NeatHullError) -> NoReturn:
     """One line that names the file, the field and what was wrong; then the exit status."""
     line = " ".join(str(error).split())
     typer.echo(f"neat-hull: {file}: {line}", err=True)
-    raise typer.Exit(3 if isinstance(error, DoesNotFloat | NoBalance | NotSupplied) else 2)
+    raise typer.Exit(
+        3 if isinstance(error, DoesNotFloat | NoBalance | NotSupplied | NoOrder) else 2
+    )
 
 
 def run() -> None:

@@ -1,0 +1,1 @@
+"""Fixing things down: mounts, walls, holes, and the order of the work."""
