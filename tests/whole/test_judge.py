@@ -40,6 +40,7 @@ from tests.judged import (
     without,
 )
 from tests.places import on
+from tests.subjects.fixing import mountings
 from tests.subjects.power import wirings
 from tests.subjects.sonar import hangings
 
@@ -217,6 +218,7 @@ CASES = [
          lambda: judged(CLEAN, waters="river")),
     *wirings.CASES,
     *hangings.CASES,
+    *mountings.CASES,
 ]  # fmt: skip
 
 

@@ -10,12 +10,13 @@ from neat_hull.errors import InputError
 from neat_hull.files.shopping_csv import write_shopping
 from neat_hull.instruments.listener import BankHeard, Listener
 from neat_hull.model.base import Model
+from neat_hull.model.keyed import ThingId
 from neat_hull.model.monitor import (
     BankRow,
     Fault,
     Monitor,
 )
-from neat_hull.model.power import Conductor, ThingId
+from neat_hull.model.power import Conductor
 from neat_hull.model.power_day import FullPower
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.setups import load_setup

@@ -6,6 +6,7 @@ from neat_hull.model.afloat import Afloat, Curve, Strip
 from neat_hull.model.base import Answer
 from neat_hull.model.evidence import Bands
 from neat_hull.model.findings import Card, Finding
+from neat_hull.model.fixing_figures import FixingFigures
 from neat_hull.model.load import Weight
 from neat_hull.model.power_figures import PowerFigures
 from neat_hull.model.reach import Aboard
@@ -33,5 +34,6 @@ class Figures(Answer):
     bands: Bands | None
     power: PowerFigures | None
     sonar: Sonar | None
+    fixing: FixingFigures | None
     findings: list[Finding]
     cards: list[Card]

@@ -6,11 +6,12 @@ wires, and when each thing is on; things are called by their ids.
 """
 
 from collections.abc import Collection, Mapping
-from typing import Annotated, Any, Literal, Self
+from typing import Annotated, Literal, Self
 
-from pydantic import BeforeValidator, Field, model_validator
+from pydantic import Field, model_validator
 
 from neat_hull.model.base import Model
+from neat_hull.model.keyed import Key, Name, Taken, ThingId
 
 Known = Literal["measured", "label", "guess"]
 Chemistry = Literal["lead_acid", "lifepo4", "li_ion"]
@@ -20,16 +21,6 @@ Held = Literal["point", "clip", "gland", "hole", "hatch"]
 Amps = Annotated[float, Field(ge=0.001, le=1000)]
 Volts = Annotated[float, Field(ge=0, le=100)]
 Celsius = Annotated[float, Field(ge=-30, le=80)]
-ThingId = Annotated[int, Field(ge=1, le=2**62)]
-
-
-def _number(key: Any) -> Any:
-    """Keys of objects are text in JSON."""
-    return int(key) if isinstance(key, str) and key.isdecimal() else key
-
-
-Key = Annotated[int, BeforeValidator(_number), Field(ge=1, le=2**62)]
-Name = Annotated[str, Field(min_length=1, max_length=40)]
 
 
 class Battery(Model):
@@ -184,16 +175,6 @@ class Charger(Model):
     chemistry: Chemistry
     amps: Amps
     around_c: Celsius = 20.0
-
-
-def _without_nothing(rows: Any) -> Any:
-    """Rows by key: one that is null is taken out, as a change says that deletes it."""
-    if not isinstance(rows, Mapping):
-        return rows
-    return {key: row for key, row in rows.items() if row is not None}
-
-
-Taken = BeforeValidator(_without_nothing)
 
 
 LONGEST_DAY_H = 48.0

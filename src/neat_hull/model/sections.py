@@ -6,6 +6,7 @@ from pydantic import create_model
 
 from neat_hull.model.base import Model
 from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
 
@@ -16,6 +17,7 @@ class Sections(Model):
     demands: DemandNumbers = DemandNumbers()
     judging: Judging = Judging()
     power: Power = Power()
+    fixing: FixingPlan = FixingPlan()
 
 
 if TYPE_CHECKING:

@@ -59,7 +59,9 @@ def import_setup(db: Connection, setup: Setup) -> int:
     """Keep a setup from elsewhere as a new one and return its id."""
     plan = plan_import(db, setup)
     ids = plan.thing_ids | {number: new_thing_id(db) for number in plan.new_things}
-    setup = setup.model_copy(update={"power": setup.power.renumbered(ids)})
+    setup = setup.model_copy(
+        update={"power": setup.power.renumbered(ids), "fixing": setup.fixing.renumbered(ids)}
+    )
     setup_id = insert_setup(db, setup, plan.boat_id, plan.angler_id)
     for number in plan.new_things:
         put_row(db, setup_id, "thing", ids[number], setup.things[number].model_dump())

@@ -17,6 +17,7 @@ from neat_hull.subjects import (
     demands,
     evidence,
     fit,
+    fixing,
     load,
     power,
     reach,
@@ -43,6 +44,7 @@ SUBJECTS: tuple[Subject, ...] = (
     trip.SUBJECT,
     power.SUBJECT,
     sonar.SUBJECT,
+    fixing.SUBJECT,
     calibration.SUBJECT,
 )
 

@@ -588,6 +588,87 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/fixing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fixing
+         * @description Mounts with what pulls at them and what else could be done, walls, and the plan of the work,
+         *     of a trial; stores nothing.
+         */
+        post: operations["fixing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/fixing/template": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drilling Template
+         * @description One template, one to one.
+         */
+        get: operations["drilling_template"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/fixing/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Templates
+         * @description What has a template.
+         */
+        get: operations["templates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/fixing/work.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Work
+         * @description The plan of the work, to take to the garage.
+         */
+        get: operations["work"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/gear.csv": {
         parameters: {
             query?: never;
@@ -1455,6 +1536,7 @@ export interface components {
             demands?: components["schemas"]["DemandNumbers"] | null;
             /** Finding */
             finding?: string | null;
+            fixing?: components["schemas"]["FixingPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
@@ -2142,6 +2224,32 @@ export interface components {
             wants_dry: boolean;
         };
         /**
+         * ChainPart
+         * @description A part between base and thing: it weighs something, and has play.
+         */
+        ChainPart: {
+            /**
+             * Length M
+             * @default 0.05
+             */
+            length_m: number;
+            /**
+             * Mass Kg
+             * @default 0.1
+             */
+            mass_kg: number;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "base" | "extension" | "ball" | "arm" | "head";
+            /**
+             * Slack Deg
+             * @default 0
+             */
+            slack_deg: number;
+        };
+        /**
          * Charger
          * @description What charges a battery ashore.
          */
@@ -2174,6 +2282,24 @@ export interface components {
             name: string;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * Check
+         * @description One check: strength over demand.
+         */
+        Check: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "bolt" | "hold" | "bearing" | "tear" | "twist" | "punch" | "wall" | "peel" | "bond_shear";
+            /** Safety */
+            safety: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * Clash
@@ -2957,6 +3083,7 @@ export interface components {
             curve: components["schemas"]["Curve"] | null;
             /** Findings */
             findings: components["schemas"]["Finding"][];
+            fixing: components["schemas"]["FixingFigures"] | null;
             power: components["schemas"]["PowerFigures"] | null;
             sonar: components["schemas"]["Sonar"] | null;
             strip: components["schemas"]["Strip"] | null;
@@ -3172,6 +3299,85 @@ export interface components {
             leashed: boolean;
         };
         /**
+         * FixingFigures
+         * @description All that is live about how things are fixed; holes that are there, planned and idle.
+         */
+        FixingFigures: {
+            /** Drilled */
+            drilled: number;
+            /** Holes */
+            holes: components["schemas"]["HoleFigure"][];
+            /** Idle */
+            idle: number;
+            /** Mounts */
+            mounts: components["schemas"]["MountFigure"][];
+            /** Planned */
+            planned: number;
+        };
+        /**
+         * FixingPlan
+         * @description How a setup is fixed down. deck_c is how hot the deck gets; `stalks` says that one fishes by
+         *     stealth. done: steps of the work by their code, with the day they were done.
+         */
+        FixingPlan: {
+            /**
+             * Deck C
+             * @default 25
+             */
+            deck_c: number;
+            /**
+             * Done
+             * @default {}
+             */
+            done: {
+                [key: string]: string;
+            };
+            /**
+             * Fittings
+             * @default {}
+             */
+            fittings: {
+                [key: string]: components["schemas"]["Mount"];
+            };
+            /**
+             * Holes
+             * @default {}
+             */
+            holes: {
+                [key: string]: components["schemas"]["Hole"];
+            };
+            /**
+             * Material
+             * @default rotomoulded
+             * @enum {string}
+             */
+            material: "rotomoulded" | "blow-moulded" | "thermoformed" | "foam-cored" | "laminate";
+            /**
+             * Mounts
+             * @default {}
+             */
+            mounts: {
+                [key: string]: components["schemas"]["Mount"];
+            };
+            /**
+             * No Drill
+             * @default false
+             */
+            no_drill: boolean;
+            /**
+             * Stalks
+             * @default false
+             */
+            stalks: boolean;
+            /**
+             * Walls
+             * @default {}
+             */
+            walls: {
+                [key: string]: components["schemas"]["Wall"];
+            };
+        };
+        /**
          * FloatFit
          * @description How much fuller (positive) or finer the hull is than its tape said, at bow and stern.
          */
@@ -3362,6 +3568,21 @@ export interface components {
             vanishing_deg: number | null;
         };
         /**
+         * FullFixing
+         * @description The mounts in full, the walls, and the plan of the work.
+         */
+        FullFixing: {
+            /** Cautions */
+            cautions: string[];
+            /** Mounts */
+            mounts: components["schemas"]["MountDetail"][];
+            plan: components["schemas"]["WorkPlan"];
+            /** Regrets */
+            regrets: components["schemas"]["Said"][];
+            /** Walls */
+            walls: components["schemas"]["WallFigure"][];
+        };
+        /**
          * FullPower
          * @description The electrics in full. trouble says why there is no chart.
          */
@@ -3534,6 +3755,91 @@ export interface components {
              * @default 1
              */
             tubes: number;
+        };
+        /**
+         * Hole
+         * @description A hole in the hull beside those of mounts and wires; used_by null: nobody.
+         */
+        Hole: {
+            /** D Mm */
+            d_mm: number;
+            /**
+             * Seal
+             * @default polyether
+             * @enum {string}
+             */
+            seal: "none" | "butyl" | "polyether" | "gasket";
+            /**
+             * State
+             * @default drilled
+             * @enum {string}
+             */
+            state: "factory" | "drilled" | "planned" | "filled";
+            /**
+             * Through Hull
+             * @default false
+             */
+            through_hull: boolean;
+            /** Used By */
+            used_by?: number | null;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * HoleFigure
+         * @description One hole in the hull. of: the mount (its key), the wire or nothing that it belongs to.
+         *
+         *     over_m is its least height over the water, at heel_deg; spacing and edge in diameters; behind:
+         *     the hatch through which a hand comes, spare_m what the arm has left. needs_hand where its
+         *     fastener has a nut; null where there is nothing to measure.
+         */
+        HoleFigure: {
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /** Behind */
+            behind: string | null;
+            /** D Mm */
+            d_mm: number;
+            /** Flags */
+            flags: ("low" | "close" | "no hand" | "idle")[];
+            /** Heel Deg */
+            heel_deg: number;
+            /** Name */
+            name: string;
+            /** Nearest */
+            nearest: string | null;
+            /** Needs Hand */
+            needs_hand: boolean;
+            /** Of */
+            of: string;
+            /** Over M */
+            over_m: number | null;
+            /** Spacing D */
+            spacing_d: number | null;
+            /** Spare M */
+            spare_m: number | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "factory" | "drilled" | "planned" | "filled";
+            /** Through Hull */
+            through_hull: boolean;
+            /** Used By */
+            used_by: string | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * Home
@@ -3954,6 +4260,187 @@ export interface components {
             state: "off" | "lost" | "stale" | "garbled" | "live";
         };
         /**
+         * Mount
+         * @description What joins a thing to the boat: by how many bolts of which size, on which base.
+         *
+         *     bolts are places on the base, [along, across]; null: so many in the usual pattern. turn_deg is
+         *     the base's length from the bow toward port, null as the thing lies. `drilled` says that its
+         *     holes are there; trips, how many times it was out at this place on a track. loads are what a
+         *     fish, a snag, a lift or a line pull at it, where one knows better.
+         */
+        Mount: {
+            /** Bolts */
+            bolts?: [
+                number,
+                number
+            ][] | null;
+            /** By */
+            by?: ("track bolt" | "through bolt" | "rivet nut" | "well nut" | "screw" | "clamp" | "strap" | "glue" | "tape") | null;
+            /** Clamp N */
+            clamp_n?: number | null;
+            /** Count */
+            count?: number | null;
+            /**
+             * Drilled
+             * @default false
+             */
+            drilled: boolean;
+            /** Length M */
+            length_m?: number | null;
+            /**
+             * Loads
+             * @default {}
+             */
+            loads: {
+                [key: string]: number;
+            };
+            /**
+             * Pad
+             * @default false
+             */
+            pad: boolean;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["ChainPart"][];
+            plate?: components["schemas"]["Plate"] | null;
+            /** Rated N */
+            rated_n?: number | null;
+            /** Seal */
+            seal?: ("none" | "butyl" | "polyether" | "gasket") | null;
+            /** Shape */
+            shape?: ("rect" | "round") | null;
+            /** Size */
+            size?: ("M4" | "M5" | "M6" | "M8" | "#8" | "#10" | "1/4" | "5/16") | null;
+            /** Slack Mm */
+            slack_mm?: number | null;
+            /**
+             * Trips
+             * @default 0
+             */
+            trips: number;
+            /** Turn Deg */
+            turn_deg?: number | null;
+            /** Washer Mm */
+            washer_mm?: number | null;
+            /** Width M */
+            width_m?: number | null;
+        };
+        /**
+         * MountDetail
+         * @description One mount in full. plate_side_m: the smallest square of aluminium 3 mm that keeps it within
+         *     its limit, 0 where none is needed, null where none does.
+         */
+        MountDetail: {
+            /** Core Mm */
+            core_mm: number;
+            /** Key */
+            key: string;
+            /** Limit Deg */
+            limit_deg: number;
+            plate: components["schemas"]["Plate"] | null;
+            /** Plate Side M */
+            plate_side_m: number | null;
+            /** Radius M */
+            radius_m: number;
+            /** Situations */
+            situations: components["schemas"]["SituationFigure"][];
+            /** Wall Thickness Mm */
+            wall_thickness_mm: number;
+            /** Washer Mm */
+            washer_mm: number;
+            /** What If */
+            what_if: components["schemas"]["WhatIf"][];
+        };
+        /**
+         * MountFigure
+         * @description One mount of a thing or a fitting. usual: nobody has said how it is mounted.
+         *
+         *     corners and bolts are places on the boat; a round base has its corners on its rim. least is the
+         *     least strength over what is asked, of check `governs` in situation `worst_in`. tilt_deg is the
+         *     most that it tilts at once, droop_deg after days, play_deg what slack adds to either.
+         */
+        MountFigure: {
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /** Bolts */
+            bolts: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * By
+             * @enum {string}
+             */
+            by: "track bolt" | "through bolt" | "rivet nut" | "well nut" | "screw" | "clamp" | "strap" | "glue" | "tape";
+            /** Corners */
+            corners: [
+                number,
+                number,
+                number
+            ][];
+            /** Drills */
+            drills: number;
+            /** Droop Deg */
+            droop_deg: number;
+            /** Fitting */
+            fitting: string | null;
+            /** Governs */
+            governs: ("bolt" | "hold" | "bearing" | "tear" | "twist" | "punch" | "wall" | "peel" | "bond_shear") | null;
+            /** Key */
+            key: string;
+            /** Least */
+            least: number | null;
+            /** Length M */
+            length_m: number;
+            /** Name */
+            name: string;
+            /** On Track */
+            on_track: string | null;
+            /** Play Deg */
+            play_deg: number;
+            /**
+             * Region
+             * @enum {string}
+             */
+            region: "fore deck" | "side deck" | "aft deck" | "cockpit" | "well" | "lid";
+            /** Screen */
+            screen: boolean;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "rect" | "round";
+            /**
+             * Size
+             * @enum {string}
+             */
+            size: "M4" | "M5" | "M6" | "M8" | "#8" | "#10" | "1/4" | "5/16";
+            /** Thing Id */
+            thing_id: number | null;
+            /** Tilt Deg */
+            tilt_deg: number;
+            /** Turn Deg */
+            turn_deg: number;
+            /** Usual */
+            usual: boolean;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** Width M */
+            width_m: number;
+            /** Worst In */
+            worst_in: string;
+        };
+        /**
          * Move
          * @description A copy on the boat of another setup, with that one's seat.
          */
@@ -4019,6 +4506,23 @@ export interface components {
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Words */
             words: string;
+        };
+        /**
+         * Need
+         * @description Something to have ready: how many, and the price of all of them where it is known.
+         */
+        Need: {
+            /** Count */
+            count: number;
+            /** Price */
+            price: number | null;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "pcs" | "m" | "ml";
+            /** What */
+            what: string;
         };
         /**
          * Needs
@@ -4320,6 +4824,33 @@ export interface components {
             verb: "Move" | "Mirror" | "Turn" | "Align" | "Lock" | "Unlock" | "Group" | "Ungroup" | "Put aboard" | "Take ashore" | "Reorder";
         };
         /**
+         * Plate
+         * @description A plate behind a wall; length_m along the base.
+         */
+        Plate: {
+            /**
+             * Length M
+             * @default 0.12
+             */
+            length_m: number;
+            /**
+             * Stuff
+             * @default aluminium
+             * @enum {string}
+             */
+            stuff: "aluminium" | "HDPE" | "plywood" | "stainless";
+            /**
+             * Thickness Mm
+             * @default 3
+             */
+            thickness_mm: number;
+            /**
+             * Width M
+             * @default 0.08
+             */
+            width_m: number;
+        };
+        /**
          * PlayDay
          * @description How fast a simulated monitor plays the setup's day, and with which fault in it.
          */
@@ -4464,6 +4995,29 @@ export interface components {
             unfed: number[];
         };
         /**
+         * PressTest
+         * @description A wall tried by hand: pulled sideways at a height over a base, and the tilt read off.
+         */
+        PressTest: {
+            /**
+             * Arm M
+             * @default 0.2
+             */
+            arm_m: number;
+            /**
+             * Base M
+             * @default 0.08
+             */
+            base_m: number;
+            /**
+             * Pull N
+             * @default 50
+             */
+            pull_n: number;
+            /** Tilt Deg */
+            tilt_deg: number;
+        };
+        /**
          * Preview
          * @description Figures of a trial; its drawing where boat, angler or seat were tried.
          */
@@ -4488,6 +5042,16 @@ export interface components {
             title: string;
             /** Type */
             type: string;
+        };
+        /**
+         * Pull
+         * @description What one bolt bears in a situation, N.
+         */
+        Pull: {
+            /** Shear N */
+            shear_n: number;
+            /** Tension N */
+            tension_n: number;
         };
         /**
          * ReachLimits
@@ -4534,6 +5098,7 @@ export interface components {
             angler?: components["schemas"]["Angler"] | null;
             boat?: components["schemas"]["Boat"] | null;
             demands?: components["schemas"]["DemandNumbers"] | null;
+            fixing?: components["schemas"]["FixingPlan"] | null;
             /**
              * Height M
              * @default 0.43
@@ -4925,6 +5490,20 @@ export interface components {
             demands: components["schemas"]["DemandNumbers"];
             /**
              * @default {
+             *       "deck_c": 25,
+             *       "done": {},
+             *       "fittings": {},
+             *       "holes": {},
+             *       "material": "rotomoulded",
+             *       "mounts": {},
+             *       "no_drill": false,
+             *       "stalks": false,
+             *       "walls": {}
+             *     }
+             */
+            fixing: components["schemas"]["FixingPlan"];
+            /**
+             * @default {
              *       "accepted": [],
              *       "by_night": false,
              *       "hand": "used to it",
@@ -5078,6 +5657,55 @@ export interface components {
             setup_id: number;
             /** Undo Label */
             undo_label: string | null;
+        };
+        /**
+         * SituationFigure
+         * @description A mount in one situation: loads in its own axes (along, across, out), and what they do.
+         */
+        SituationFigure: {
+            /** Acts At M */
+            acts_at_m: [
+                number,
+                number,
+                number
+            ];
+            /** Bolts */
+            bolts: components["schemas"]["Pull"][];
+            /** Checks */
+            checks: components["schemas"]["Check"][];
+            /**
+             * Duration
+             * @enum {string}
+             */
+            duration: "snatch" | "minutes" | "days";
+            /** Force N */
+            force_n: [
+                number,
+                number,
+                number
+            ];
+            /** Governs */
+            governs: ("bolt" | "hold" | "bearing" | "tear" | "twist" | "punch" | "wall" | "peel" | "bond_shear") | null;
+            /** Least */
+            least: number;
+            /** Moment Nm */
+            moment_nm: [
+                number,
+                number,
+                number
+            ];
+            /** Name */
+            name: string;
+            /** Press N */
+            press_n: number | null;
+            /** Sink Mm */
+            sink_mm: number;
+            /** Tilt Bare Deg */
+            tilt_bare_deg: number;
+            /** Tilt Deg */
+            tilt_deg: number;
+            /** Wall Mpa */
+            wall_mpa: number;
         };
         /**
          * Sonar
@@ -5408,6 +6036,16 @@ export interface components {
             z_m: number;
         };
         /**
+         * TemplateKey
+         * @description Something that has a template.
+         */
+        TemplateKey: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * Term
          * @description A line of the table of hydrostatics: the term, plain words, the figure, how it came about.
          *
@@ -5733,6 +6371,7 @@ export interface components {
             angler?: components["schemas"]["Angler"] | null;
             boat?: components["schemas"]["Boat"] | null;
             demands?: components["schemas"]["DemandNumbers"] | null;
+            fixing?: components["schemas"]["FixingPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
@@ -5855,6 +6494,49 @@ export interface components {
             volts: number;
         };
         /**
+         * Wall
+         * @description A region of the hull: how thick it is, and how far it is free round a mount. Where `pressed`,
+         *     that has been measured.
+         */
+        Wall: {
+            /** Core Mm */
+            core_mm?: number | null;
+            /**
+             * Edge
+             * @default clamped
+             * @enum {string}
+             */
+            edge: "clamped" | "supported";
+            pressed?: components["schemas"]["PressTest"] | null;
+            /** Radius M */
+            radius_m?: number | null;
+            /** Thickness Mm */
+            thickness_mm?: number | null;
+        };
+        /**
+         * WallFigure
+         * @description A region of the hull as it is reckoned with. measured: it was pressed.
+         */
+        WallFigure: {
+            /** Core Mm */
+            core_mm: number;
+            /** Measured */
+            measured: boolean;
+            /** Mounts */
+            mounts: number;
+            /** Radius M */
+            radius_m: number;
+            /**
+             * Region
+             * @enum {string}
+             */
+            region: "fore deck" | "side deck" | "aft deck" | "cockpit" | "well" | "lid";
+            /** Thickness Mm */
+            thickness_mm: number;
+            /** Thickness Usual */
+            thickness_usual: boolean;
+        };
+        /**
          * WeighFirst
          * @description A weight nobody has taken yet, and its share in what is not known.
          */
@@ -5955,6 +6637,23 @@ export interface components {
             verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
+         * WhatIf
+         * @description A mount done otherwise: in words, the fields that change, and what it comes to.
+         */
+        WhatIf: {
+            /** Added Kg */
+            added_kg: number;
+            /** Fields */
+            fields: {
+                [key: string]: unknown;
+            };
+            /** Least */
+            least: number;
+            /** Tilt Deg */
+            tilt_deg: number;
+            words: components["schemas"]["Said"];
+        };
+        /**
          * WhereRow
          * @description The weight of gear in one part of the boat, in each of the setups, bow to stern.
          */
@@ -5965,6 +6664,57 @@ export interface components {
             mass_kg: number[];
             /** Where */
             where: string;
+        };
+        /**
+         * WorkPlan
+         * @description The order of the work, for one pair of hands; bits in the order they are used.
+         */
+        WorkPlan: {
+            /** Bits Mm */
+            bits_mm: number[];
+            /** Finish Min */
+            finish_min: number;
+            /** Hands Min */
+            hands_min: number;
+            /** Left Min */
+            left_min: number;
+            /** Longest Min */
+            longest_min: number;
+            /** Needs */
+            needs: components["schemas"]["Need"][];
+            /** Steps */
+            steps: components["schemas"]["WorkStep"][];
+            /** Tools */
+            tools: string[];
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
+         * WorkStep
+         * @description A step of the work. code is kept when it is ticked off; start_min from the start of work.
+         */
+        WorkStep: {
+            /** Bit Mm */
+            bit_mm: number | null;
+            /** Code */
+            code: string;
+            /** Done On */
+            done_on: string | null;
+            /** Hands Min */
+            hands_min: number;
+            /** Needs */
+            needs: string[];
+            /** Of */
+            of: string;
+            /** Parts */
+            parts: string[];
+            /** Start Min */
+            start_min: number;
+            /** Tools */
+            tools: string[];
+            /** Wait Min */
+            wait_min: number;
+            words: components["schemas"]["Said"];
         };
         /**
          * ZoneEdge
@@ -7634,6 +8384,214 @@ export interface operations {
     export: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fixing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullFixing"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drilling_template: {
+        parameters: {
+            query?: {
+                key?: string;
+                form?: "pdf" | "svg" | "dxf";
+                paper?: "a4" | "letter";
+                inside?: boolean;
+            };
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    templates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateKey"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    work: {
+        parameters: {
+            query?: {
+                units?: "metric" | "imperial";
+                paper?: "a4" | "letter";
+            };
             header?: never;
             path: {
                 setup_id: number;

@@ -181,11 +181,39 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "ChainPart": {
+    "part": [
+      "base",
+      "extension",
+      "ball",
+      "arm",
+      "head"
+    ]
+  },
   "Charger": {
     "chemistry": [
       "lead_acid",
       "lifepo4",
       "li_ion"
+    ]
+  },
+  "Check": {
+    "name": [
+      "bolt",
+      "hold",
+      "bearing",
+      "tear",
+      "twist",
+      "punch",
+      "wall",
+      "peel",
+      "bond_shear"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
     ]
   },
   "Clash": {
@@ -343,6 +371,15 @@ export const CHOICES = {
       "loose"
     ]
   },
+  "FixingPlan": {
+    "material": [
+      "rotomoulded",
+      "blow-moulded",
+      "thermoformed",
+      "foam-cored",
+      "laminate"
+    ]
+  },
   "FloatTest": {
     "water": [
       "fresh",
@@ -356,6 +393,40 @@ export const CHOICES = {
       "vanishing",
       "sinking",
       "none"
+    ]
+  },
+  "Hole": {
+    "state": [
+      "factory",
+      "drilled",
+      "planned",
+      "filled"
+    ],
+    "seal": [
+      "none",
+      "butyl",
+      "polyether",
+      "gasket"
+    ]
+  },
+  "HoleFigure": {
+    "state": [
+      "factory",
+      "drilled",
+      "planned",
+      "filled"
+    ],
+    "flags": [
+      "low",
+      "close",
+      "no hand",
+      "idle"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
     ]
   },
   "HowRow": {
@@ -480,6 +551,91 @@ export const CHOICES = {
       "live"
     ]
   },
+  "Mount": {
+    "by": [
+      "track bolt",
+      "through bolt",
+      "rivet nut",
+      "well nut",
+      "screw",
+      "clamp",
+      "strap",
+      "glue",
+      "tape"
+    ],
+    "size": [
+      "M4",
+      "M5",
+      "M6",
+      "M8",
+      "#8",
+      "#10",
+      "1/4",
+      "5/16"
+    ],
+    "shape": [
+      "rect",
+      "round"
+    ],
+    "seal": [
+      "none",
+      "butyl",
+      "polyether",
+      "gasket"
+    ]
+  },
+  "MountFigure": {
+    "by": [
+      "track bolt",
+      "through bolt",
+      "rivet nut",
+      "well nut",
+      "screw",
+      "clamp",
+      "strap",
+      "glue",
+      "tape"
+    ],
+    "region": [
+      "fore deck",
+      "side deck",
+      "aft deck",
+      "cockpit",
+      "well",
+      "lid"
+    ],
+    "size": [
+      "M4",
+      "M5",
+      "M6",
+      "M8",
+      "#8",
+      "#10",
+      "1/4",
+      "5/16"
+    ],
+    "shape": [
+      "rect",
+      "round"
+    ],
+    "governs": [
+      "bolt",
+      "hold",
+      "bearing",
+      "tear",
+      "twist",
+      "punch",
+      "wall",
+      "peel",
+      "bond_shear"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "MovedLimit": {
     "waters": [
       "calm pond",
@@ -489,6 +645,13 @@ export const CHOICES = {
     "hand": [
       "novice",
       "used to it"
+    ]
+  },
+  "Need": {
+    "unit": [
+      "pcs",
+      "m",
+      "ml"
     ]
   },
   "Needs": {
@@ -552,6 +715,14 @@ export const CHOICES = {
       "Put aboard",
       "Take ashore",
       "Reorder"
+    ]
+  },
+  "Plate": {
+    "stuff": [
+      "aluminium",
+      "HDPE",
+      "plywood",
+      "stainless"
     ]
   },
   "PlayDay": {
@@ -635,6 +806,24 @@ export const CHOICES = {
     "posture": [
       "sits",
       "stands"
+    ]
+  },
+  "SituationFigure": {
+    "duration": [
+      "snatch",
+      "minutes",
+      "days"
+    ],
+    "governs": [
+      "bolt",
+      "hold",
+      "bearing",
+      "tear",
+      "twist",
+      "punch",
+      "wall",
+      "peel",
+      "bond_shear"
     ]
   },
   "SonarFigure": {
@@ -837,6 +1026,22 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "Wall": {
+    "edge": [
+      "clamped",
+      "supported"
+    ]
+  },
+  "WallFigure": {
+    "region": [
+      "fore deck",
+      "side deck",
+      "aft deck",
+      "cockpit",
+      "well",
+      "lid"
+    ]
+  },
   "Weight": {
     "verdict": [
       "fine",
@@ -921,6 +1126,11 @@ export const USUAL = {
   "Care": {
     "wants_dry": true
   },
+  "ChainPart": {
+    "length_m": 0.05,
+    "mass_kg": 0.1,
+    "slack_deg": 0.0
+  },
   "Charger": {
     "around_c": 20.0
   },
@@ -1000,6 +1210,17 @@ export const USUAL = {
     "by": "loose",
     "leashed": false
   },
+  "FixingPlan": {
+    "material": "rotomoulded",
+    "walls": {},
+    "mounts": {},
+    "fittings": {},
+    "holes": {},
+    "no_drill": false,
+    "stalks": false,
+    "deck_c": 25.0,
+    "done": {}
+  },
   "FloatTest": {
     "low_down": false
   },
@@ -1037,6 +1258,11 @@ export const USUAL = {
   "Holder": {
     "tubes": 1
   },
+  "Hole": {
+    "state": "drilled",
+    "through_hull": false,
+    "seal": "polyether"
+  },
   "Home": {
     "hours": 0.5
   },
@@ -1051,6 +1277,13 @@ export const USUAL = {
     "school": "tightest",
     "moved": [],
     "accepted": []
+  },
+  "Mount": {
+    "parts": [],
+    "loads": {},
+    "drilled": false,
+    "trips": 0,
+    "pad": false
   },
   "MovesChange": {
     "places": [],
@@ -1080,6 +1313,12 @@ export const USUAL = {
     "order": 0,
     "locked": false,
     "group": 0
+  },
+  "Plate": {
+    "stuff": "aluminium",
+    "length_m": 0.12,
+    "width_m": 0.08,
+    "thickness_mm": 3.0
   },
   "PlayDay": {
     "speed": 60.0,
@@ -1112,6 +1351,11 @@ export const USUAL = {
     },
     "chargers": {},
     "air_c": 20.0
+  },
+  "PressTest": {
+    "pull_n": 50.0,
+    "arm_m": 0.2,
+    "base_m": 0.08
   },
   "ReachLimits": {
     "pitch_deg": 40.0,
@@ -1217,6 +1461,17 @@ export const USUAL = {
       "chargers": {},
       "air_c": 20.0
     },
+    "fixing": {
+      "material": "rotomoulded",
+      "walls": {},
+      "mounts": {},
+      "fittings": {},
+      "holes": {},
+      "no_drill": false,
+      "stalks": false,
+      "deck_c": 25.0,
+      "done": {}
+    },
     "posture": "sits"
   },
   "SetupChange": {
@@ -1276,5 +1531,8 @@ export const USUAL = {
     "rest_a": 0.0,
     "volts_se": 0.0,
     "amps_se": 0.0
+  },
+  "Wall": {
+    "edge": "clamped"
   }
 } as const

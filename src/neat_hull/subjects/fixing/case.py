@@ -27,13 +27,15 @@ def mount_report(case: MountCase) -> Row:
 
 def _mount(one: CaseMount) -> Row:
     mounted = Mounted(one)
-    held = mounted.held()
+    held = mounted.held(one.situations)
     return {
         "name": one.name,
         "situations": [_situation(each) for each in held],
         "least": min(each.least for each in held),
         "worst_tilt_deg": max(each.tilt_deg for each in held),
-        "plate_side_needed_m": plate_side_needed_m(mounted),
+        "plate_side_needed_m": plate_side_needed_m(
+            mounted, one.situations, one.tilt_limit_deg, one.plate_to_try
+        ),
     }
 
 

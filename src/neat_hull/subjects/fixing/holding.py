@@ -1,8 +1,9 @@
 """A mount under its loads: pulls of its bolts, tilt of its wall, and how far from breaking."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 from functools import cached_property
-from math import degrees, hypot, pi, sqrt
+from math import degrees, hypot, pi, radians, sqrt
 
 import numpy as np
 
@@ -95,14 +96,14 @@ class Mounted:
         length, width = self.sides_m
         return rectangle_maps(length / 2, width / 2, self.bolts_m)
 
-    def held(self) -> list[Held]:
-        """In each of its situations."""
-        loads = [loads_of(one) for one in self.mount.situations]
+    def held(self, situations: Sequence[Situation]) -> list[Held]:
+        """In each of some situations, of which there must be one."""
+        loads = [loads_of(one) for one in situations]
         force, moment = (np.array([one[n] for one in loads]) for n in (0, 1))
         pulls = self._pulls(force, moment)
         return [
             self._held(situation, force[k], moment[k], pulls[k])
-            for k, situation in enumerate(self.mount.situations)
+            for k, situation in enumerate(situations)
         ]
 
     def _pulls(self, force: Array, moment: Array) -> Array:
@@ -215,12 +216,14 @@ class Mounted:
             self._gives[key] = solve(disc, ring, wall.radius_m, here, there, wall.edge)
         return self._gives[key]
 
-    def tilt_with_rad(self, side_m: float, stuff: PlateStuff) -> float:
-        """The greatest tilt with a square plate of some stuff, of all situations."""
+    def tilt_with_rad(
+        self, side_m: float, stuff: PlateStuff, situations: Sequence[Situation]
+    ) -> float:
+        """The greatest tilt with a square plate of some stuff."""
         plate = CasePlate.model_construct(
             **dict(stuff), length_m=side_m, width_m=side_m, yield_mpa=1.0
         )
-        loads = ((one.duration, *loads_of(one)) for one in self.mount.situations)
+        loads = ((one.duration, *loads_of(one)) for one in situations)
         return max(
             self.bent(force, moment, lasts, plate).tilt_rad for lasts, force, moment in loads
         )
@@ -339,20 +342,21 @@ def stuff_sheet(plate: PlateStuff, lasts: Duration) -> Sheet:
     return sheet(plate.e_mpa * MPA * stiffness, plate.nu, plate.thickness_mm * MM)
 
 
-def plate_side_needed_m(mounted: Mounted) -> float | None:
-    """The side of the smallest square plate of the stuff to try that brings every tilt under the
-    limit: 0 where none is needed, None where none does."""
-    mount, stuff = mounted.mount, mounted.mount.plate_to_try
-    limit = np.radians(mount.tilt_limit_deg)
-    bare = (mounted.bent(*loads_of(one), one.duration, None) for one in mount.situations)
+def plate_side_needed_m(
+    mounted: Mounted, situations: Sequence[Situation], limit_deg: float, stuff: PlateStuff | None
+) -> float | None:
+    """The side of the smallest square plate of some stuff that brings every tilt under the limit:
+    0 where none is needed, None where none does."""
+    limit = radians(limit_deg)
+    bare = (mounted.bent(*loads_of(one), one.duration, None) for one in situations)
     if max(one.tilt_rad for one in bare) <= limit:
         return 0.0
-    low, high = 0.0, mount.wall.radius_m / (RING_ALONG + RING_ACROSS)
-    if stuff is None or mounted.tilt_with_rad(high, stuff) > limit:
+    low, high = 0.0, mounted.mount.wall.radius_m / (RING_ALONG + RING_ACROSS)
+    if stuff is None or mounted.tilt_with_rad(high, stuff, situations) > limit:
         return None
     while high - low > _SIDE_M:
         middle = (low + high) / 2
-        if mounted.tilt_with_rad(middle, stuff) > limit:
+        if mounted.tilt_with_rad(middle, stuff, situations) > limit:
             low = middle
         else:
             high = middle
