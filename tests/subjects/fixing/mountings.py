@@ -25,7 +25,9 @@ def screen(**mount: Any) -> Setup:
     )  # fmt: skip
     setup = CLEAN.model_copy(update={"things": {**CLEAN.things, WIDE: thing}})
     setup = put(setup, WIDE, **FORE_AT)
-    return with_fixing(setup, mounts={WIDE: Mount(**({"by": "through bolt", "trips": 3} | mount))})
+    return with_fixing(
+        setup, mounts={WIDE: Mount.model_validate({"by": "through bolt", "trips": 3} | mount)}
+    )
 
 
 FORE_AT: dict[str, Any] = {"x": 2.75, "y": 0.0}
@@ -34,7 +36,7 @@ FORE_AT: dict[str, Any] = {"x": 2.75, "y": 0.0}
 def holed(x: float = 2.75, y: float = 0.0, z: float = 0.36, **hole: Any) -> Setup:
     """A hole of nothing's, used by the seat."""
     row: dict[str, Any] = {"x_m": x, "y_m": y, "z_m": z, "d_mm": 8.0, "used_by": 1}
-    return with_fixing(CLEAN, holes={"Old hole": Hole(**(row | hole))})
+    return with_fixing(CLEAN, holes={"Old hole": Hole.model_validate(row | hole)})
 
 
 def holes(apart_m: float) -> Setup:
@@ -51,8 +53,8 @@ def stalking(setup: Setup, **changes: Any) -> Setup:
     return with_fixing(setup, stalks=True, **changes)
 
 
-ONE = {"count": 1, "shape": "round", "length_m": 0.05, "size": "M6"}
-FOUR = {"count": 4, "length_m": 0.16, "width_m": 0.12, "size": "M6",
+ONE: dict[str, Any] = {"count": 1, "shape": "round", "length_m": 0.05, "size": "M6"}
+FOUR: dict[str, Any] = {"count": 4, "length_m": 0.16, "width_m": 0.12, "size": "M6",
         "plate": Plate(length_m=0.24, width_m=0.2, thickness_mm=4.0)}  # fmt: skip
 
 
@@ -86,12 +88,12 @@ def stone(mass_kg: float, **mount: Any) -> Setup:
          "length_m": 0.1, "width_m": 0.1, "height_m": 0.1}
     )  # fmt: skip
     setup = CLEAN.model_copy(update={"things": {**CLEAN.things, WIDE: thing}})
-    return stalking(put(setup, WIDE, 0.8), mounts={WIDE: Mount(**mount)})
+    return stalking(put(setup, WIDE, 0.8), mounts={WIDE: Mount.model_validate(mount)})
 
 
 def anchored(**mount: Any) -> Setup:
     """An anchor with its chain on the deck."""
-    return stalking(put(CLEAN, ANCHOR, 0.7), mounts={ANCHOR: Mount(**mount)})
+    return stalking(put(CLEAN, ANCHOR, 0.7), mounts={ANCHOR: Mount.model_validate(mount)})
 
 
 CASES: list[Case] = [
