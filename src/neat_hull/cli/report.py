@@ -47,6 +47,7 @@ _UNIT: dict[HowKind, tuple[float, str, int]] = {
     "length": (100.0, "\u00a0cm", 1),
     "angle": (1.0, "°", 1),
     "ratio": (100.0, "\u00a0%", 0),
+    "times": (1.0, "", 1),
     "moment": (1.0, "\u00a0kg by 1\u00a0m", 1),
     "count": (1.0, "", 0),
     "price": (1.0, "", 0),

@@ -6,6 +6,7 @@ from typing import Any
 
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
+from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
@@ -35,6 +36,7 @@ def demo_setups() -> list[Setup]:
             demands=DemandNumbers(**row.get("demands", {})),
             judging=Judging(**row.get("judging", {})),
             power=_power(row, ids),
+            fixing=_fixing(row, ids),
             water_temp_c=row.get("water_temp_c"),
             places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},
         )
@@ -62,6 +64,11 @@ def _power(row: Any, ids: dict[str, int]) -> Power:
             },
         }
     )
+
+
+def _fixing(row: Any, ids: dict[str, int]) -> FixingPlan:
+    mounts = {ids[thing]: mount for thing, mount in row.get("mounts", {}).items()}
+    return FixingPlan.model_validate({"mounts": mounts})
 
 
 def _place(row: Any, ids: dict[str, int]) -> Place:

@@ -18,6 +18,7 @@ HowKind = Literal[
     "volume",
     "moment",
     "ratio",
+    "times",
     "density",
     "energy",
     "count",

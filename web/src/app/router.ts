@@ -6,13 +6,26 @@ import { afloat } from '@/subjects/afloat'
 import { angler } from '@/subjects/angler'
 import { boat } from '@/subjects/boat'
 import { compare } from '@/subjects/compare'
+import { fixing, work } from '@/subjects/fixing'
 import { gear, shapes } from '@/subjects/gear'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
 import { sonar } from '@/subjects/sonar'
 
 /** In the order of the work, a line each. */
-export const SCREENS: Screen[] = [boat, angler, gear, bench, afloat, reach, power, sonar, compare]
+export const SCREENS: Screen[] = [
+  boat,
+  angler,
+  gear,
+  bench,
+  afloat,
+  reach,
+  power,
+  sonar,
+  fixing,
+  work,
+  compare,
+]
 
 export const router = createRouter({
   history: createWebHistory(),

@@ -8,6 +8,9 @@ export type Kind =
   | 'volume'
   | 'moment'
   | 'ratio'
+  | 'times'
+  | 'force'
+  | 'thin'
   | 'density'
   | 'energy'
   | 'speed'
@@ -56,6 +59,9 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     volume: { per: 0.001, unit: 'L', digits: 1 },
     moment: { per: 1, unit: 'kg by 1\u00a0m', digits: 2 },
     ratio: { per: 0.01, unit: '%', digits: 0 },
+    times: { per: 1, unit: '', digits: 1 },
+    force: { per: 1, unit: 'N', digits: 0 },
+    thin: { per: 0.001, unit: 'mm', digits: 1 },
     density: { per: 1, unit: 'kg/m³', digits: 0 },
     energy: { per: 1, unit: 'J', digits: 1 },
     speed: { per: 1, unit: 'm/s', digits: 1 },
@@ -72,6 +78,9 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     volume: { per: M_PER_FOOT ** 3, unit: 'ft³', digits: 2 },
     moment: { per: GROUP_LB_FT, unit: 'lb by 1\u00a0ft', digits: 2 },
     ratio: { per: 0.01, unit: '%', digits: 0 },
+    times: { per: 1, unit: '', digits: 1 },
+    force: { per: KG_PER_POUND * GRAVITY_M_S2, unit: 'lbf', digits: 0 },
+    thin: { per: M_PER_INCH, unit: 'in', digits: 3 },
     density: { per: KG_PER_POUND / M_PER_FOOT ** 3, unit: 'lb/ft³', digits: 1 },
     energy: { per: GROUP_LB_FT * GRAVITY_M_S2, unit: 'ft·lbf', digits: 1 },
     speed: { per: M_PER_FOOT, unit: 'ft/s', digits: 1 },
@@ -145,6 +154,7 @@ const VOLUME: Record<string, number> = { l: 0.001, ml: 1e-6 }
 const SPEED: Record<string, number> = { 'm/s': 1, 'km/h': 1 / 3.6, kn: 1852 / 3600, mph: 0.44704 }
 const WORDS: Partial<Record<Kind, Record<string, number>>> = {
   length: LENGTH,
+  thin: LENGTH,
   mass: MASS,
   angle: ANGLE,
   ratio: RATIO,

@@ -23,6 +23,15 @@ type Rows = 'conductors' | 'banks' | 'duties' | 'moments' | 'charge' | 'chargers
 export type PowerChange = Partial<Omit<Power, Rows>> & {
   [K in Rows]?: Record<string, Power[K][string] | null>
 }
+type Fixing = Setup['fixing']
+type FixingRows = 'walls' | 'mounts' | 'fittings' | 'holes' | 'done'
+/** What changes of how things are fixed: fields of rows by their key, null for one that goes. */
+export type FixingChange = Partial<Omit<Fixing, FixingRows>> & {
+  [K in FixingRows]?: Record<
+    string,
+    Fixing[K][string] extends object ? Partial<Fixing[K][string]> | null : string | null
+  >
+}
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -170,6 +179,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putPower = (power: PowerChange) =>
     edit('the wiring', [['setup', null, { power: newest.setup().power }, { power }]])
 
+  /** Rows of how things are fixed; fields of a row that are not named stay as they are. */
+  const putFixing = (fixing: FixingChange) =>
+    edit('how it is fixed', [['setup', null, { fixing: newest.setup().fixing }, { fixing }]])
+
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
@@ -185,6 +198,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   return {
     takeMoves,
     putPower,
+    putFixing,
     putJudging,
     accept,
     acceptNoLonger,

@@ -41,8 +41,9 @@ export function takeOff(all: Map<number, Place>, id: number): void {
 }
 
 /** What subjects keep in a setup. */
-export const sectionsOf = ({ demands, judging, power }: SetupState['setup']) => ({
+export const sectionsOf = ({ demands, judging, power, fixing }: SetupState['setup']) => ({
   demands,
   judging,
   power,
+  fixing,
 })

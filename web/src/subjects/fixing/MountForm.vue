@@ -1,0 +1,256 @@
+<script setup lang="ts">
+/** How one thing is mounted: what joins it, how many, on which base; the rest is as usual. */
+import { computed } from 'vue'
+import type { MountFigure, Schemas } from '@/api/client'
+import { CHOICES } from '@/api/words'
+import QuantityInput from '@/kit/QuantityInput.vue'
+import type { Units } from '@/kit/units'
+import { BOLTED, BY } from './words'
+
+type Mount = Schemas['Mount']
+const props = defineProps<{ mount: MountFigure; spec: Partial<Mount> | null; units: Units }>()
+const emit = defineEmits<{ change: [fields: Partial<Mount>]; forget: [] }>()
+
+const bolted = computed(() => BOLTED.has(props.mount.by))
+const plate = computed(() => props.spec?.plate ?? null)
+const PLATE: Schemas['Plate'] = {
+  stuff: 'aluminium',
+  length_m: 0.12,
+  width_m: 0.08,
+  thickness_mm: 3,
+}
+const slack = computed(() => props.spec?.parts?.reduce((sum, one) => sum + one.slack_deg, 0) ?? 0)
+
+const pick = (event: Event) => (event.target as HTMLSelectElement).value
+const ticked = (event: Event) => (event.target as HTMLInputElement).checked
+function setPlate(fields: Partial<Schemas['Plate']>): void {
+  emit('change', { plate: { ...PLATE, ...plate.value, ...fields } })
+}
+/** Play of all that stands between base and thing, kept as one arm. */
+function setSlack(slack_deg: number): void {
+  const parts = props.spec?.parts ?? []
+  const [first, ...rest] = parts
+  const usual: Schemas['ChainPart'] = { part: 'arm', length_m: 0, mass_kg: 0, slack_deg: 0 }
+  const others = rest.reduce((sum, one) => sum + one.slack_deg, 0)
+  emit('change', {
+    parts: [{ ...usual, ...first, slack_deg: Math.max(0, slack_deg - others) }, ...rest],
+  })
+}
+</script>
+
+<template>
+  <div class="form" data-testid="mount-form">
+    <label
+      >By
+      <select
+        :value="mount.by"
+        data-testid="mount-by"
+        @change="emit('change', { by: pick($event) as MountFigure['by'], bolts: null })"
+      >
+        <option v-for="one in CHOICES.MountFigure.by" :key="one" :value="one">{{ BY[one] }}</option>
+      </select></label
+    >
+    <template v-if="bolted">
+      <label
+        >How many
+        <select
+          :value="String(mount.bolts.length)"
+          data-testid="mount-count"
+          @change="emit('change', { by: mount.by, count: Number(pick($event)), bolts: null })"
+        >
+          <option v-for="n in [1, 2, 3, 4, 6, 8]" :key="n" :value="String(n)">{{ n }}</option>
+        </select></label
+      >
+      <label
+        >Size
+        <select
+          :value="mount.size"
+          @change="emit('change', { by: mount.by, size: pick($event) as MountFigure['size'] })"
+        >
+          <option v-for="one in CHOICES.MountFigure.size" :key="one" :value="one">{{ one }}</option>
+        </select></label
+      >
+    </template>
+    <label
+      >Base
+      <select
+        :value="mount.shape"
+        @change="
+          emit('change', { by: mount.by, shape: pick($event) as MountFigure['shape'], bolts: null })
+        "
+      >
+        <option value="rect">rectangle</option>
+        <option value="round">round</option>
+      </select></label
+    >
+    <label
+      >{{ mount.shape === 'round' ? 'Across' : 'Long' }}
+      <QuantityInput
+        :model-value="mount.length_m"
+        label="Length of the base"
+        kind="length"
+        :units="units"
+        testid="mount-length"
+        @update:model-value="emit('change', { by: mount.by, length_m: $event, bolts: null })"
+    /></label>
+    <label v-if="mount.shape === 'rect'"
+      >Wide
+      <QuantityInput
+        :model-value="mount.width_m"
+        label="Width of the base"
+        kind="length"
+        :units="units"
+        testid="mount-width"
+        @update:model-value="emit('change', { by: mount.by, width_m: $event, bolts: null })"
+    /></label>
+    <label
+      >Turned
+      <QuantityInput
+        :model-value="mount.turn_deg"
+        label="Base's length from the bow toward port"
+        kind="angle"
+        :digits="0"
+        :units="units"
+        testid="mount-turn"
+        @update:model-value="emit('change', { by: mount.by, turn_deg: $event })"
+    /></label>
+    <label
+      >Slack in its parts
+      <QuantityInput
+        :model-value="slack"
+        label="Slack of ball, arm and head together"
+        kind="angle"
+        :units="units"
+        testid="mount-slack"
+        @update:model-value="setSlack"
+    /></label>
+    <template v-if="bolted && mount.by !== 'track bolt'">
+      <label
+        >Sealed with
+        <select
+          :value="spec?.seal ?? 'polyether'"
+          @change="emit('change', { by: mount.by, seal: pick($event) as Mount['seal'] })"
+        >
+          <option v-for="one in CHOICES.Mount.seal" :key="one" :value="one">{{ one }}</option>
+        </select></label
+      >
+      <label
+        >Trips on a track
+        <select
+          :value="String(Math.min(3, spec?.trips ?? 0))"
+          data-testid="mount-trips"
+          @change="emit('change', { by: mount.by, trips: Number(pick($event)) })"
+        >
+          <option v-for="n in [0, 1, 2, 3]" :key="n" :value="String(n)">
+            {{ n === 3 ? '3 or more' : n }}
+          </option>
+        </select></label
+      >
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="spec?.drilled ?? false"
+          data-testid="mount-drilled"
+          @change="emit('change', { by: mount.by, drilled: ticked($event) })"
+        />
+        drilled already</label
+      >
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="plate !== null"
+          data-testid="mount-plate"
+          @change="emit('change', { by: mount.by, plate: ticked($event) ? PLATE : null })"
+        />
+        plate behind</label
+      >
+    </template>
+    <label class="tick"
+      ><input
+        type="checkbox"
+        :checked="spec?.pad ?? false"
+        @change="emit('change', { pad: ticked($event) })"
+      />
+      rubber pad or mat</label
+    >
+    <template v-if="plate">
+      <label
+        >Plate of
+        <select
+          :value="plate.stuff"
+          @change="setPlate({ stuff: pick($event) as Schemas['Plate']['stuff'] })"
+        >
+          <option v-for="one in CHOICES.Plate.stuff" :key="one" :value="one">{{ one }}</option>
+        </select></label
+      >
+      <label
+        >long
+        <QuantityInput
+          :model-value="plate.length_m"
+          label="Length of the plate"
+          kind="length"
+          :units="units"
+          @update:model-value="setPlate({ length_m: $event })"
+      /></label>
+      <label
+        >wide
+        <QuantityInput
+          :model-value="plate.width_m"
+          label="Width of the plate"
+          kind="length"
+          :units="units"
+          @update:model-value="setPlate({ width_m: $event })"
+      /></label>
+      <label
+        >thick
+        <QuantityInput
+          :model-value="plate.thickness_mm / 1000"
+          label="Thickness of the plate"
+          kind="thin"
+          :units="units"
+          @update:model-value="setPlate({ thickness_mm: $event * 1000 })"
+      /></label>
+    </template>
+    <button v-if="!mount.usual" type="button" class="small" @click="emit('forget')">
+      As is usual
+    </button>
+    <button
+      v-else
+      type="button"
+      class="small"
+      data-testid="mount-so"
+      @click="emit('change', { by: mount.by })"
+    >
+      It is so
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: end;
+}
+label {
+  display: grid;
+  gap: 2px;
+  color: var(--soft);
+  font-size: 12px;
+}
+label.tick {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  height: 28px;
+  color: var(--ink);
+}
+label :deep(input:not([type='checkbox'])) {
+  width: 84px;
+}
+select {
+  height: 28px;
+  max-width: 150px;
+}
+</style>
