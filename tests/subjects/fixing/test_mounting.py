@@ -1,0 +1,149 @@
+"""From a setup to mounts: what is usual, what pulls, and where on the boat."""
+
+from math import cos, radians, sin
+from typing import Any
+
+import pytest
+from tests.judged import CLEAN, FULL, HOLDER_P, SCREEN, SEAT, known
+from tests.subjects.fixing.mountings import FOUR, ONE, WIDE, screen, with_fixing
+
+from neat_hull.model.fixing import ChainPart, Mount, PressTest, Wall
+from neat_hull.model.mount_case import CaseMount, MountCase
+from neat_hull.model.setup import Setup
+from neat_hull.physics.fixing.panel import sheet, tilting
+from neat_hull.physics.water.gravity import GRAVITY_M_S2
+from neat_hull.subjects.fixing import typical
+from neat_hull.subjects.fixing.case import mount_report
+from neat_hull.subjects.fixing.figures import Judged, judged
+from neat_hull.subjects.fixing.full import full_fixing
+from neat_hull.subjects.fixing.mounting import Fixed, case_of, fixed, pattern
+from neat_hull.whole.evaluate import evaluated
+
+
+def one(setup: Setup, thing_id: int = WIDE) -> Fixed:
+    return next(row for row in evaluated(setup).once(fixed) if row.thing_id == thing_id)
+
+
+def told(setup: Setup, thing_id: int = WIDE) -> Judged:
+    rows = evaluated(setup).once(judged)
+    return next(row for row in rows if row.fixed.thing_id == thing_id)
+
+
+def test_what_nobody_has_described_is_mounted_as_its_fixing_says() -> None:
+    assert one(FULL, HOLDER_P).by == "track bolt"
+    assert one(FULL, HOLDER_P).on_track == "Port track"
+    assert one(FULL, SEAT).by == "strap"
+    assert not one(FULL, HOLDER_P).drills
+
+
+def test_a_setup_and_its_bare_case_come_to_the_same() -> None:
+    """The screen, `check` and `mount` answer from one solver."""
+    row = told(screen(**ONE))
+    case = case_of(row.fixed.geometry, "x", row.fixed.situations, None)
+    report = mount_report_of(case)
+    for held, bare in zip(row.held, report["situations"], strict=True):
+        assert bare["tilt_deg"] == pytest.approx(held.tilt_deg, abs=1e-12)
+        assert bare["safety"] == held.safety
+
+
+def mount_report_of(case: CaseMount) -> dict[str, Any]:
+    whole = MountCase.model_construct(
+        mounts=[case], holes=[], steps=[], waters=[], hatches=[], reach=[]
+    )
+    found: dict[str, Any] = mount_report(whole)["mounts"][0]
+    return found
+
+
+def test_chop_is_the_things_own_weight_at_its_own_place() -> None:
+    held = told(screen(**ONE)).held[0]
+    weighs = 1.8 * GRAVITY_M_S2
+    assert held.force_n == pytest.approx((0.8 * weighs, 1.2 * weighs, -2.5 * weighs))
+    arm = 0.30 / 2 + 0.05
+    assert held.moment_nm[1] == pytest.approx(0.8 * weighs * arm)
+
+
+def test_twice_as_heavy_tilts_twice_as_much() -> None:
+    light = told(screen(**ONE))
+    heavy = told(known(screen(**ONE), WIDE, mass_kg=3.6))
+    assert heavy.tilt_deg == pytest.approx(2 * light.tilt_deg)
+
+
+def test_turning_the_base_turns_its_bolts_and_leaves_the_loads() -> None:
+    straight, turned = one(screen(**FOUR)), one(screen(**FOUR, turn_deg=30.0))
+    (u, v), at = straight.geometry.bolts_m[0], turned.on_boat(turned.geometry.bolts_m[0])
+    turn = radians(30.0)
+    assert at[0] - turned.at[0] == pytest.approx(u * cos(turn) - v * sin(turn))
+    loads = [evaluated_force(row) for row in (straight, turned)]
+    assert loads[0] == pytest.approx(loads[1])
+
+
+def evaluated_force(row: Fixed) -> tuple[float, float, float]:
+    force = row.situations[1].forces[0].accel_g
+    assert force is not None
+    return force
+
+
+def test_a_fish_pulls_no_more_than_the_rod_holds() -> None:
+    row = told(FULL, HOLDER_P)
+    fish = [held for held in row.held if held.name.startswith("fish")]
+    assert len(fish) == 2
+    for held in fish:
+        assert max(abs(part) for part in held.moment_nm) <= typical.ROD_HOLDS_NM + 1e-6
+
+
+def test_a_seat_is_sat_on_and_dropped_into() -> None:
+    sat, dropped = told(FULL, SEAT).held
+    assert dropped.force_n[2] == pytest.approx(typical.DROP_IN * sat.force_n[2])
+
+
+def test_a_hot_deck_is_softer_and_weaker() -> None:
+    cool, hot = screen(**ONE), with_fixing(screen(**ONE), deck_c=50.0)
+    assert told(hot).tilt_deg == pytest.approx(2 * told(cool).tilt_deg)
+    assert told(with_fixing(cool, deck_c=70.0)).tilt_deg == pytest.approx(told(hot).tilt_deg)
+
+
+def test_slack_adds_to_the_wobble_and_bends_nothing() -> None:
+    arm = ChainPart(part="arm", slack_deg=1.5)
+    tight, loose = told(screen(**ONE)), told(screen(**ONE, parts=[arm], slack_mm=0.2))
+    assert loose.fixed.play_deg > 1.5
+    assert loose.held[1].tilt_deg == pytest.approx(tight.held[1].tilt_deg, rel=0.5)
+
+
+def test_a_press_test_gives_the_radius_at_which_that_tilt_is_read() -> None:
+    wide = Wall(radius_m=0.11)
+    with_radius = with_fixing(screen(**ONE), walls={"fore deck": wide})
+    test = PressTest(pull_n=50.0, arm_m=0.2, base_m=0.08, tilt_deg=3.0)
+    pressed = with_fixing(screen(**ONE), walls={"fore deck": Wall(pressed=test)})
+    radius = one(pressed).geometry.wall[3]
+    softer = test.model_copy(update={"tilt_deg": 4.0})
+    more = with_fixing(screen(**ONE), walls={"fore deck": Wall(pressed=softer)})
+    assert one(more).geometry.wall[3] > radius
+    assert one(with_radius).geometry.wall[3] == 0.11
+    # Pressed again with what it found, the wall tilts as was read.
+    stuff = typical.WALLS["rotomoulded"]
+    here = sheet(stuff.e_mpa * 1e6, stuff.nu, stuff.thickness_mm / 1000)
+    give = tilting(0.6 * 0.08, None, radius, here, None, "clamped")
+    assert give.moved * 50.0 * 0.2 == pytest.approx(radians(3.0), rel=1e-3)
+
+
+@pytest.mark.parametrize(("count", "shape"), [(1, "rect"), (2, "rect"), (4, "rect"), (6, "round")])
+def test_the_usual_pattern_lies_inside_its_base(count: int, shape: str) -> None:
+    spots = pattern(count, 0.1, 0.06, "round" if shape == "round" else "rect")
+    assert len(set(spots)) == count
+    assert all(abs(u) < 0.05 and abs(v) < 0.03 for u, v in spots)
+
+
+def test_what_else_could_be_done_is_worked_out_in_full() -> None:
+    setup = screen(**ONE)
+    detail = next(row for row in full_fixing(evaluated(setup)).mounts if row.key == str(WIDE))
+    assert detail.plate_side_m
+    for way in detail.what_if:
+        mounts = setup.fixing.mounts[WIDE].model_dump() | dict(way.fields)
+        after = told(with_fixing(setup, mounts={WIDE: Mount.model_validate(mounts)}))
+        assert after.tilt_deg + after.fixed.play_deg == pytest.approx(way.tilt_deg)
+    assert min(way.tilt_deg for way in detail.what_if) < 1.0 < told(setup).tilt_deg
+
+
+def test_only_what_was_described_has_holes() -> None:
+    assert not [row for row in evaluated(CLEAN).once(fixed) if row.spec.by is not None]
+    assert one(FULL, SCREEN).drills
