@@ -10,7 +10,7 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "power", "sonar")
+SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "power", "sonar", "fixing", "work")
 
 
 def settle(page: Page) -> None:
@@ -61,7 +61,6 @@ def judge(page: Page) -> None:
     page.keyboard.press("Escape")
     page.get_by_test_id("arrange").click()
     page.get_by_test_id("arrange-again").wait_for()
-    page.screenshot(path=TARGET / "arrange.png")
     page.get_by_test_id("arrange-apply").click()
     page.get_by_test_id("arrange-apply").wait_for(state="hidden")
     page.get_by_role("link", name="Ashore").click()
@@ -119,11 +118,15 @@ def main() -> None:
             if screen == "reach":
                 page.locator('[data-reach="6"] button').click()
                 page.get_by_test_id("reaching").get_by_text("margin").wait_for()
+            if screen == "fixing":
+                page.locator('[data-row="6"] button').click()
+                page.get_by_text("What if").wait_for()
+            if screen == "work":
+                page.get_by_test_id("work-steps").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
         start(page)
-        page.goto(f"{server.url}/gear/shapes")
-        settle(page)
-        page.screenshot(path=TARGET / "shapes.png")
+        page.goto(f"{server.url}/api/v1/setups/1/fixing/template?key=6&form=svg")
+        page.screenshot(path=TARGET / "template.png")
         page.goto(f"{server.url}/boat")
         tilt(page)
         page.screenshot(path=TARGET / "boat-tests.png")

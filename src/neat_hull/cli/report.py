@@ -48,6 +48,8 @@ _UNIT: dict[HowKind, tuple[float, str, int]] = {
     "angle": (1.0, "°", 1),
     "ratio": (100.0, "\u00a0%", 0),
     "times": (1.0, "", 1),
+    "force": (1.0, "\u00a0N", 0),
+    "thin": (1000.0, "\u00a0mm", 1),
     "moment": (1.0, "\u00a0kg by 1\u00a0m", 1),
     "count": (1.0, "", 0),
     "price": (1.0, "", 0),

@@ -19,6 +19,8 @@ HowKind = Literal[
     "moment",
     "ratio",
     "times",
+    "force",
+    "thin",
     "density",
     "energy",
     "count",

@@ -117,25 +117,30 @@ def test_a_square_base_and_its_turned_self_are_one() -> None:
 
 
 def test_a_twist_is_shared_by_distance_and_comes_to_the_moment() -> None:
-    force, moment = np.array([[30.0, -20.0, 0.0]]), np.array([[0.0, 0.0, 6.0]])
-    bolts = FOUR + np.array([0.01, 0.02])
-    each, twist = shears(bolts, force, moment)
-    assert each[0].sum(axis=0) == pytest.approx(force[0, :2])
-    about = (bolts[:, 0] * each[0, :, 1] - bolts[:, 1] * each[0, :, 0]).sum()
+    bolts = [(float(u) + 0.01, float(v) + 0.02) for u, v in FOUR]
+    each, twist = shears(bolts, (30.0, -20.0, 0.0), (0.0, 0.0, 6.0))
+    assert [sum(part) for part in zip(*each, strict=True)] == pytest.approx([30.0, -20.0])
+    about = sum(u * b - v * a for (u, v), (a, b) in zip(bolts, each, strict=True))
     assert about == pytest.approx(6.0)
-    assert twist[0] == pytest.approx(6.0 - (0.01 * -20.0 - 0.02 * 30.0))
+    assert twist == pytest.approx(6.0 - (0.01 * -20.0 - 0.02 * 30.0))
 
 
 def test_one_bolt_takes_the_force_and_leaves_the_twist() -> None:
-    each, twist = shears(ONE, np.array([[3.0, 4.0, 0.0]]), np.array([[0.0, 0.0, 2.0]]))
-    assert each[0, 0].tolist() == [3.0, 4.0]
-    assert twist[0] == 2.0
+    each, twist = shears([(0.0, 0.0)], (3.0, 4.0, 0.0), (0.0, 0.0, 2.0))
+    assert each == [(3.0, 4.0)]
+    assert twist == 2.0
 
 
 def test_moving_the_origin_with_the_loads_changes_nothing() -> None:
     shift = np.array([0.1, -0.2, 0.3])
     loads = [(RNG.normal(0, 10, 3), RNG.normal(0, 0.2, 3)) for _ in range(3)]
-    force, moment = sums(loads)
-    moved_force, moved = sums([(one, at + shift) for one, at in loads])
+
+    def plain(by: np.ndarray) -> list[tuple[tuple[float, ...], tuple[float, ...]]]:
+        return [(tuple(one), tuple(at + by)) for one, at in loads]
+
+    force, moment = sums(plain(np.zeros(3)))  # type: ignore[arg-type]
+    moved_force, moved = sums(plain(shift))  # type: ignore[arg-type]
     assert moved_force == pytest.approx(force)
-    assert moved - np.cross(shift, force) == pytest.approx(moment)
+    assert np.array(moved) - np.cross(shift, force) == pytest.approx(np.array(moment))
+    crossed = sum(np.cross(at, one) for one, at in loads)
+    assert np.array(moment) == pytest.approx(crossed)

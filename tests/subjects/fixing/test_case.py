@@ -136,6 +136,14 @@ def test_the_smallest_plate_brings_the_tilt_to_its_limit_and_some_need_none() ->
     assert report(mount(plate_to_try=weak))["mounts"][0]["plate_side_needed_m"] is None
 
 
+def test_a_plate_to_try_is_not_mistaken_for_the_plate_that_is_there() -> None:
+    slab = PLATE | {"e_mpa": 900, "nu": 0.42, "length_m": 0.1, "width_m": 0.1}
+    stuff = {"thickness_mm": 3, "e_mpa": 70000, "nu": 0.33}
+    (one,) = report(mount(plate=slab, plate_to_try=stuff))["mounts"]
+    (bare,) = report(mount(plate_to_try=stuff))["mounts"]
+    assert one["plate_side_needed_m"] == pytest.approx(bare["plate_side_needed_m"], abs=1e-5)
+
+
 def test_another_bolt_never_tilts_it_more() -> None:
     bolts: list[list[float]] = []
     before = None

@@ -1614,7 +1614,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Value */
             value: number;
         };
@@ -3055,7 +3055,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Label */
             label: string;
             /** Values */
@@ -3890,7 +3890,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Label */
             label: string;
             /** Value */
@@ -4077,7 +4077,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Moved */
             moved: boolean;
             /** Reason */
@@ -6060,7 +6060,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
             /** Plain */
             plain: string;
             /** Term */

@@ -11,3 +11,4 @@ export type HowFigure =
   | 'fuse'
   | 'charging'
   | 'cone'
+  | 'mount'

@@ -6,12 +6,15 @@ bolt, all pulled, prying about an edge: Budynas and Nisbett, Shigley's Mechanica
 Design, ch. 8) and is continuous between them; the stiffness of the bolts drops out.
 """
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from itertools import combinations
 
 import numpy as np
 
 from neat_hull.physics.arrays import Array
+
+Spot = tuple[float, float]
+Triple = tuple[float, float, float]
 
 # Sets of corners on which a rectangle can stand: none, one, an edge or a diagonal, three.
 CONTACTS = [set_ for size in range(4) for set_ in combinations(range(4), size)]
@@ -119,27 +122,27 @@ def _about(radius_m: float, bolts_m: Array, work: Array, way: Array) -> tuple[Ar
     return work_by_tilt / np.sqrt(stiff), work_by_tilt / stiff
 
 
-def shears(bolts_m: Array, force_n: Array, moment_nm: Array) -> tuple[Array, Array]:
-    """(k, n, 2) shear forces of bolts, and the twist (k,) about their middle, N·m.
+def shears(bolts_m: Sequence[Spot], force_n: Triple, moment_nm: Triple) -> tuple[list[Spot], float]:
+    """Shear force of each bolt, N, and the twist about their middle, N·m.
 
     A force is shared alike; a twist by distance from the bolts' middle. One bolt takes the force
-    alone, and its twist is left to friction.
+    alone, and its twist is left to friction. Plain numbers: a few bolts, and many times.
     """
-    middle = bolts_m.mean(axis=0)
-    twist = moment_nm[:, 2] - (middle[0] * force_n[:, 1] - middle[1] * force_n[:, 0])
-    arm = bolts_m - middle
-    each = np.repeat(force_n[:, None, :2] / len(bolts_m), len(bolts_m), axis=1)
-    polar = float((arm**2).sum())
-    if len(bolts_m) > 1:
-        across = np.stack((-arm[:, 1], arm[:, 0]), axis=1)
-        each = each + twist[:, None, None] * across / polar
-    return each, twist
+    n = len(bolts_m)
+    u_mid, v_mid = sum(u for u, _ in bolts_m) / n, sum(v for _, v in bolts_m) / n
+    f_u, f_v = force_n[0] / n, force_n[1] / n
+    twist = moment_nm[2] - (u_mid * force_n[1] - v_mid * force_n[0])
+    if n == 1:
+        return [(f_u, f_v)], twist
+    arms = [(u - u_mid, v - v_mid) for u, v in bolts_m]
+    by_m = twist / sum(u * u + v * v for u, v in arms)
+    return [(f_u - by_m * v, f_v + by_m * u) for u, v in arms], twist
 
 
-def sums(forces: Sequence[tuple[Array, Array]]) -> tuple[Array, Array]:
-    """Force (3,) and moment (3,) at the middle of the base, of forces (3,) at places (3,)."""
-    force, moment = np.zeros(3), np.zeros(3)
-    for one, at in forces:
-        force += one
-        moment += np.cross(at, one)
-    return force, moment
+def sums(forces: Iterable[tuple[Triple, Triple]]) -> tuple[Triple, Triple]:
+    """Force and moment at the middle of the base, of forces at places."""
+    f_u = f_v = f_n = m_u = m_v = m_n = 0.0
+    for (a, b, c), (u, v, n) in forces:
+        f_u, f_v, f_n = f_u + a, f_v + b, f_n + c
+        m_u, m_v, m_n = m_u + v * c - n * b, m_v + n * a - u * c, m_n + u * b - v * a
+    return (f_u, f_v, f_n), (m_u, m_v, m_n)

@@ -2,6 +2,7 @@
 
 from neat_hull.rig.subject import Subject
 from neat_hull.subjects.fixing.figures import fixing
+from neat_hull.subjects.fixing.how import HOW
 from neat_hull.subjects.fixing.limits import LIMITS
 from neat_hull.subjects.fixing.moves import tries, works
 from neat_hull.subjects.fixing.rules import RULES
@@ -14,4 +15,5 @@ SUBJECT = Subject(
     limits=LIMITS,
     moves=tries,
     works=works,
+    how=HOW,
 )

@@ -4,7 +4,7 @@ from dataclasses import asdict
 from typing import Any
 
 from neat_hull.model.mount_case import CaseMount, MountCase
-from neat_hull.subjects.fixing.holding import Held, Mounted, plate_side_needed_m
+from neat_hull.subjects.fixing.holding import Held, Loading, Mounted, plate_side_needed_m
 from neat_hull.subjects.fixing.holes import holes
 from neat_hull.subjects.fixing.order import Task, ordered
 from neat_hull.subjects.fixing.requiring import require_case
@@ -26,15 +26,15 @@ def mount_report(case: MountCase) -> Row:
 
 
 def _mount(one: CaseMount) -> Row:
-    mounted = Mounted(one)
-    held = mounted.held(one.situations)
+    mounted, loads = Mounted(one), [Loading.of(each) for each in one.situations]
+    held = mounted.held(loads)
     return {
         "name": one.name,
         "situations": [_situation(each) for each in held],
         "least": min(each.least for each in held),
         "worst_tilt_deg": max(each.tilt_deg for each in held),
         "plate_side_needed_m": plate_side_needed_m(
-            mounted, one.situations, one.tilt_limit_deg, one.plate_to_try
+            mounted, loads, one.tilt_limit_deg, one.plate_to_try
         ),
     }
 

@@ -1,6 +1,7 @@
 """How the things of a setup are held: mounts, worst first asked by the table, and holes."""
 
 from dataclasses import dataclass
+from functools import partial
 
 from neat_hull.model.fixing_figures import (
     CheckName,
@@ -49,7 +50,11 @@ def checks_of(one: Fixed, held: Held) -> dict[CheckName, float]:
 
 def judged(ev: Evaluated) -> list[Judged]:
     """All mounts of a setup."""
-    return [judge(ev, one) for one in ev.once(fixed)]
+    before = ev.before
+    known = {}
+    if before is not None and before.table == ev.table:
+        known = {id(one.fixed): one for one in before.once(judged)}
+    return [known.get(id(one)) or judge(ev, one) for one in ev.once(fixed)]
 
 
 def judge(ev: Evaluated, one: Fixed) -> Judged:
@@ -86,7 +91,9 @@ def fixing(ev: Evaluated) -> FixingFigures | None:
     if not mounts and not holes:
         return None
     return FixingFigures(
-        mounts=[_figure(ev, one) for one in mounts],
+        mounts=[
+            ev.again(("mount", one.fixed.key), one, partial(_figure, ev, one)) for one in mounts
+        ],
         holes=holes,
         drilled=sum(one.state in ("drilled", "factory") for one in holes),
         planned=sum(one.state == "planned" for one in holes),

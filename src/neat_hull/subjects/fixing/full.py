@@ -26,13 +26,11 @@ from neat_hull.subjects.fixing.figures import (
     judged,
     wobble_key,
 )
-from neat_hull.subjects.fixing.holding import Held, plate_side_needed_m
-from neat_hull.subjects.fixing.mounting import Fixed, mounted, radius_m, refixed
-from neat_hull.subjects.fixing.moves import bettered, specified
+from neat_hull.subjects.fixing.holding import Held
+from neat_hull.subjects.fixing.mounting import Fixed, radius_m, refixed
+from neat_hull.subjects.fixing.moves import bettered, plate_needed_m, specified
 from neat_hull.subjects.fixing.plan import work_plan
 from neat_hull.subjects.fixing.rules import DRILLING, MAKER
-
-_TRY_MM = 3.0
 
 
 def full_fixing(ev: Evaluated) -> FullFixing:
@@ -73,10 +71,6 @@ def _detail(ev: Evaluated, one: Judged) -> MountDetail:
     fix, geometry = one.fixed, one.fixed.geometry
     limit = ev.table[wobble_key(fix)].fine
     _, thick, core, radius, _, _ = geometry.wall
-    side = None
-    if fix.drills:
-        stuff = typical.stuff_of("aluminium", _TRY_MM)
-        side = plate_side_needed_m(mounted(geometry), fix.situations, limit, stuff)
     return MountDetail(
         key=fix.key,
         limit_deg=limit,
@@ -93,7 +87,7 @@ def _detail(ev: Evaluated, one: Judged) -> MountDetail:
             thickness_mm=geometry.plate[3],
         ),
         situations=[_situation(ev, fix, held) for held in one.held],
-        plate_side_m=side,
+        plate_side_m=plate_needed_m(ev, one) if fix.drills else None,
         what_if=[_what_if(ev, one, words, fields) for words, fields in bettered(ev, one)],
     )
 
@@ -105,7 +99,7 @@ def _situation(ev: Evaluated, fix: Fixed, held: Held) -> SituationFigure:
         duration=held.duration,
         force_n=held.force_n,
         moment_nm=held.moment_nm,
-        acts_at_m=situation.forces[0].at_m,
+        acts_at_m=situation.pulls[0][1],
         bolts=[Pull(tension_n=pull, shear_n=shear) for pull, shear in held.bolts],
         press_n=held.press_n,
         tilt_deg=held.tilt_deg,

@@ -14,7 +14,7 @@ from neat_hull.subjects.demands.figures import over_water
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.holes import most_spare
 from neat_hull.subjects.fixing.mounting import fixed
-from neat_hull.subjects.power.routes import routes
+from neat_hull.subjects.power.figures import routes
 
 State = Literal["factory", "drilled", "planned", "filled"]
 # How far one reaches through a mouth: a hand and forearm, then the upper arm; usual, a little less

@@ -41,7 +41,14 @@ from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
-from neat_hull.subjects.fixing.holding import DISC_ACROSS, DISC_ALONG, MM, MPA, Mounted
+from neat_hull.subjects.fixing.holding import (
+    DISC_ACROSS,
+    DISC_ALONG,
+    MM,
+    MPA,
+    Loading,
+    Mounted,
+)
 
 BaseShape = Literal["rect", "round"]
 SIDE_SHARE = 0.72  # of the half-breadth: outboard of it lies the side deck
@@ -91,7 +98,7 @@ class Fixed:
     at: Point
     turn_deg: float
     geometry: Geometry
-    situations: list[Situation]
+    situations: list[Loading]
     play_deg: float
     screen: bool
     on_track: str | None
@@ -115,9 +122,31 @@ class Fixed:
 
 
 def fixed(ev: Evaluated) -> list[Fixed]:
-    """Every mount of a setup: of things that stand on the boat itself, then of its fittings."""
-    found = [one for i in sorted(ev.setup.places) if (one := _of_thing(ev, i)) is not None]
-    return [*found, *_of_fittings(ev, ev.setup.fixing.fittings)]
+    """Every mount of a setup: of things that stand on the boat itself, then of its fittings.
+
+    What stands as it did, with all it carries, is mounted as it was.
+    """
+    known = _known(ev)
+    if known is None:
+        things = (_of_thing(ev, i) for i in sorted(ev.setup.places))
+        fittings = list(_of_fittings(ev, ev.setup.fixing.fittings))
+    else:
+        same, by_id = ev.rigged.placing.same, {one.thing_id: one for one in known}
+        ids = sorted(ev.setup.places)
+        things = (by_id.get(i) if i in same else _of_thing(ev, i) for i in ids)
+        fittings = [one for one in known if one.thing_id is None]
+    return [*(one for one in things if one is not None), *fittings]
+
+
+def _known(ev: Evaluated) -> list[Fixed] | None:
+    """Mounts as they were before, where all else that they hang on is the same."""
+    before, now = ev.before, ev.setup
+    if before is None:
+        return None
+    was = before.setup
+    pairs = ((was.fixing, now.fixing), (was.boat, now.boat), (was.angler, now.angler),
+             (was.seat, now.seat))  # fmt: skip
+    return before.once(fixed) if all(a is b or a == b for a, b in pairs) else None
 
 
 def mounted(geometry: Geometry) -> Mounted:
@@ -389,7 +418,7 @@ def play_deg(spec: Mount, by: FastenBy, thing: Thing | None) -> float:
 
 def _situations(
     ev: Evaluated, thing_id: int, spec: Mount, at: Point, turn_deg: float
-) -> list[Situation]:
+) -> list[Loading]:
     into = _Frame(at, turn_deg)
     masses = [
         (ev.thing(i).mass_now_kg, into.point(ev.rigged.by_id[i].centre_m))
@@ -455,7 +484,7 @@ def _tip(ev: Evaluated, thing_id: int) -> Point:
     return ev.rigged.by_id[thing_id].stand.at(ev.thing(thing_id).length_m)
 
 
-def _sat_on(ev: Evaluated, seat: Point) -> list[Situation]:
+def _sat_on(ev: Evaluated, seat: Point) -> list[Loading]:
     weighs = ev.setup.angler.mass_kg * GRAVITY_M_S2
     spot = (seat[0], seat[1], max(seat[2], 0.0))
     return [
@@ -466,7 +495,7 @@ def _sat_on(ev: Evaluated, seat: Point) -> list[Situation]:
     ]
 
 
-def _hooked(spec: Mount, tip: Point) -> Iterator[Situation]:
+def _hooked(spec: Mount, tip: Point) -> Iterator[Loading]:
     """A fish to each side of the rod, and a snag straight off it: along the line, out and down, as
     far out as the rod holds against it."""
     fish = spec.loads.get("fish", typical.LOADS_N["fish"])
@@ -488,18 +517,16 @@ def _hooked(spec: Mount, tip: Point) -> Iterator[Situation]:
         yield _pulled(name, lasts, (newtons * flat * u, newtons * flat * v, -newtons * down), at)
 
 
-def _pulled(name: str, lasts: Duration, force_n: Point, at: Point) -> Situation:
-    force = CaseForce.model_construct(force_n=force_n, at_m=at)
-    return Situation.model_construct(name=name, duration=lasts, forces=[force])
+def _pulled(name: str, lasts: Duration, force_n: Point, at: Point) -> Loading:
+    return Loading(name, lasts, ((force_n, at),))
 
 
 def _shaken(
     name: str, lasts: Duration, masses: list[tuple[float, Point]], accel_g: Point
-) -> Situation:
-    forces = [
-        CaseForce.model_construct(mass_kg=mass, accel_g=accel_g, at_m=spot) for mass, spot in masses
-    ]
-    return Situation.model_construct(name=name, duration=lasts, forces=forces)
+) -> Loading:
+    u, v, n = (GRAVITY_M_S2 * part for part in accel_g)
+    pulls = tuple(((mass * u, mass * v, mass * n), spot) for mass, spot in masses)
+    return Loading(name, lasts, pulls)
 
 
 # Of the boat's fittings.
@@ -531,7 +558,7 @@ def _of_fittings(ev: Evaluated, specs: Mapping[str, Mount]) -> Iterator[Fixed]:
         )
 
 
-def _fitting_pulls(ev: Evaluated, one: Fitting, spec: Mount) -> list[Situation]:
+def _fitting_pulls(ev: Evaluated, one: Fitting, spec: Mount) -> list[Loading]:
     """A handle is lifted by, a cleat holds a line."""
 
     def load(of: Load, usual: float) -> float:
@@ -557,7 +584,7 @@ def _fitting_pulls(ev: Evaluated, one: Fitting, spec: Mount) -> list[Situation]:
 def case_of(
     geometry: Geometry,
     name: str,
-    situations: list[Situation],
+    situations: list[Loading],
     try_stuff: PlateStuff | None,
     limit_deg: float = 2.0,
 ) -> CaseMount:
@@ -624,8 +651,13 @@ def case_of(
         plate=plate,
         plate_to_try=try_stuff,
         tilt_limit_deg=limit_deg,
-        situations=situations,
+        situations=[_told(one) for one in situations],
     )
+
+
+def _told(one: Loading) -> Situation:
+    forces = [CaseForce(force_n=force, at_m=at) for force, at in one.pulls]
+    return Situation(name=one.name, duration=one.duration, forces=forces)
 
 
 def _heated(of: ByDuration, heat: float) -> ByDuration:

@@ -15,8 +15,9 @@ from neat_hull.subjects.fixing.holding import plate_side_needed_m
 from neat_hull.subjects.fixing.mounting import DRILLED, mounted
 
 _STEP_M = 0.01  # plates are cut to whole centimetres
-_PLATE_MM = 3.0
+PLATE_MM = 3.0
 _LEAST_PLATE_M = 0.06
+_ROUND_M = 0.04  # that a plate reaches past its base, both sides together
 
 __all__ = ["bettered", "tries", "works"]
 
@@ -53,9 +54,22 @@ def works(ev: Evaluated, finding: Finding) -> Iterable[Work]:
 Fields = dict[str, JsonValue]
 
 
+def plate_needed_m(ev: Evaluated, one: Judged) -> float | None:
+    """The side of the smallest square of aluminium that keeps a drilled mount within its limit."""
+    fix = one.fixed
+    if fix.by not in DRILLED:
+        return None
+    limit, stuff = ev.table[wobble_key(fix)].fine, typical.stuff_of("aluminium", PLATE_MM)
+    return ev.again(
+        ("plate needed", fix.key),
+        one,
+        lambda: plate_side_needed_m(mounted(fix.geometry), fix.situations, limit, stuff),
+    )
+
+
 def bettered(ev: Evaluated, one: Judged) -> Iterator[tuple[Said, Fields]]:
     """What makes a mount stiffer or stronger, the lightest first."""
-    fix, geometry = one.fixed, one.fixed.geometry
+    geometry = one.fixed.geometry
     if geometry.bolts_m and len(geometry.bolts_m) == 1:
         longer = max(geometry.length_m, 0.10)
         yield (
@@ -68,14 +82,11 @@ def bettered(ev: Evaluated, one: Judged) -> Iterator[tuple[Said, Fields]]:
                 "width_m": max(0.04, min(geometry.width_m, 0.06)),
             },
         )
-    side = None
-    if geometry.plate is None and fix.by in DRILLED:
-        limit = ev.table[wobble_key(fix)].fine
-        stuff = typical.stuff_of("aluminium", _PLATE_MM)
-        side = plate_side_needed_m(mounted(geometry), fix.situations, limit, stuff)
-    if side is not None and fix.by in DRILLED and geometry.plate is None:
-        needed = max(_LEAST_PLATE_M, _STEP_M * int(side / _STEP_M + 0.999))
-        plate = Plate(length_m=needed, width_m=needed, thickness_mm=_PLATE_MM)
+    side = None if geometry.plate is not None else plate_needed_m(ev, one)
+    if side is not None:
+        least = max(_LEAST_PLATE_M, geometry.length_m + _ROUND_M)  # less does nothing
+        needed = _STEP_M * int(max(side, least) / _STEP_M + 0.999)
+        plate = Plate(length_m=needed, width_m=needed, thickness_mm=PLATE_MM)
         yield (
             Said.of("A plate of aluminium behind, {} square", length=needed),
             {"plate": plate.model_dump(mode="json")},

@@ -16,7 +16,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.mounting import BONDED, Fixed, fixed
 from neat_hull.subjects.fixing.order import Task, ordered
-from neat_hull.subjects.power.routes import routes
+from neat_hull.subjects.power.figures import routes
 
 # Usual prices, in whatever one pays in; rough, and only where they matter to a list.
 PRICES: dict[str, float] = {

@@ -8,7 +8,7 @@ from neat_hull.model.template import Spot, Template, TemplateHole
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.mounting import BOLTED, Fixed, fixed
-from neat_hull.subjects.power.routes import routes
+from neat_hull.subjects.power.figures import routes
 
 _ROUND = 48
 _HINTS = {

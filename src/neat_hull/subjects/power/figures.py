@@ -27,6 +27,16 @@ from neat_hull.subjects.power.routes import routes
 from neat_hull.subjects.power.rows import Row
 from neat_hull.subjects.power.wiring import Wired, wired
 
+__all__ = [
+    "Lived",
+    "Standing",
+    "forget",
+    "lived",
+    "power",
+    "routes",
+    "standing",
+]
+
 COPPER_KG_M3 = 8960.0
 
 

@@ -7,6 +7,8 @@ import { useAsked } from '@/kit/useAsked'
 import { show } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { told } from '@/kit/words'
+import type { HowFigure } from '@/setup/how'
+import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
 import { useSetup } from '@/setup/useSetup'
 import FixingSheet from './FixingSheet.vue'
@@ -27,6 +29,7 @@ const full = asked.answer
 const chosen = ref<string | null>(null)
 const shown = ref<'mounts' | 'holes'>('mounts')
 const situation = ref('')
+const figure = ref<HowFigure | null>(null)
 
 const plan = computed(() => store.kept?.setup.fixing ?? null)
 const figures = computed(() => store.figures?.fixing ?? null)
@@ -114,6 +117,15 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
           <span
             ><b>{{ figures.planned }}</b> planned</span
           >
+          <button
+            v-if="figures.mounts.length"
+            type="button"
+            title="How was this computed?"
+            data-testid="fixing-how"
+            @click="figure = 'mount'"
+          >
+            How: the worst mount
+          </button>
           <span :class="{ watch: figures.idle }"
             ><b>{{ figures.idle }}</b> used by nothing</span
           >
@@ -263,6 +275,13 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
         @wall="(region, fields) => store.putFixing({ walls: { [region]: fields } })"
       />
     </div>
+    <HowDrawer
+      :setup_id="store.kept.setup_id"
+      :revision="store.kept.revision"
+      :figure="figure"
+      :units="look.units"
+      @close="figure = null"
+    />
   </div>
 </template>
 
@@ -288,6 +307,15 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 .head h2 {
   flex: 1;
   margin: 0;
+}
+.sums button {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px dotted var(--soft);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: help;
 }
 .tick {
   display: flex;

@@ -1,0 +1,147 @@
+"""Fixing as a person walks it: a screen that wobbles, a hole no hand reaches, no drilling, a
+template, the plan ticked off."""
+
+import re
+from typing import Any
+
+import pytest
+from playwright.sync_api import Locator, Page, expect
+from tests.servers import Server
+
+API = "/api/v1/setups/1"
+
+
+def ask(page: Page, url: str, method: str, path: str, body: Any = None) -> Any:
+    """What the API says, as a script would ask it."""
+    answer = page.request.fetch(f"{url}{API}{path}", method=method, data=body)
+    assert answer.ok, answer.text()
+    return answer.json()
+
+
+@pytest.fixture
+def screen(bench: Page, server: Server) -> Page:
+    """The Fixing screen, with a 9-inch screen on its arm out on the fore deck, undescribed yet."""
+    state = ask(bench, server.url, "GET", "")
+    thing = {
+        "name": "9-inch screen", "shape": "box", "mass_kg": 1.8, "evidence": "weighed",
+        "length_m": 0.10, "width_m": 0.26, "height_m": 0.30, "offset_z_m": 0.05,
+        "fixing": {"by": "plate"}, "picture": "screen",
+    }  # fmt: skip
+    body = {"revision": state["revision"], "thing": thing}
+    state = ask(bench, server.url, "POST", "/things", body)
+    new = max(int(key) for key in state["setup"]["things"])
+    place = {"x_m": 2.75, "y_m": 0.0, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
+    body = {"revision": state["revision"], "place": place}
+    ask(bench, server.url, "PUT", f"/places/{new}", body)
+    bench.goto(f"{server.url}/fixing")
+    row(bench).get_by_role("button").click()
+    expect(bench.get_by_test_id("mount-card")).to_contain_text("9-inch screen")
+    return bench
+
+
+def row(page: Page) -> Locator:
+    """The screen's row among the mounts."""
+    return page.get_by_test_id("mounts").locator("tr", has_text="9-inch screen")
+
+
+def saved(page: Page) -> None:
+    """The last change is kept."""
+    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
+
+
+def set_mount(page: Page, by: str, count: str) -> None:
+    """By what, and how many."""
+    page.get_by_test_id("mount-by").select_option(value=by)
+    saved(page)
+    page.get_by_test_id("mount-count").select_option(value=count)
+    saved(page)
+
+
+def wrong(page: Page, words: str) -> Locator:
+    """A line of what is wrong."""
+    return page.locator(".found li", has_text=words)
+
+
+def close(page: Page) -> None:
+    """Back to what is wrong."""
+    page.get_by_role("button", name="Close").click()
+
+
+def test_a_screen_on_one_bolt_wobbles_and_two_with_a_plate_cure_it(screen: Page) -> None:
+    set_mount(screen, "through bolt", "1")
+    length = screen.get_by_test_id("mount-length")
+    length.fill("6")
+    length.press("Tab")
+    saved(screen)
+    close(screen)
+    expect(wrong(screen, "9-inch screen: ")).not_to_have_count(0)
+    expect(wrong(screen, "of wobble")).to_be_visible()
+    wrong(screen, "of wobble").get_by_role("button").click()
+    card = screen.get_by_test_id("mount-card")
+    card.get_by_text("Two bolts, on a base").locator("..").get_by_role("button").click()
+    saved(screen)
+    expect(screen.get_by_test_id("mount-count")).to_have_value("2")
+    screen.get_by_test_id("mount-plate").check()
+    saved(screen)
+    close(screen)
+    expect(wrong(screen, "of wobble")).to_have_count(0)
+    screen.get_by_test_id("undo").click()
+    expect(wrong(screen, "of wobble")).to_be_visible()
+
+
+def test_no_hand_behind_a_hole_is_told_and_rivet_nuts_need_none(
+    screen: Page, server: Server
+) -> None:
+    screen.locator('[data-row="6"] button').click()  # the 7-inch screen, far aft of the bow hatch
+    screen.get_by_test_id("mount-by").select_option(value="through bolt")
+    saved(screen)
+    close(screen)
+    expect(wrong(screen, "no hand gets a nut behind it")).not_to_have_count(0)
+    screen.get_by_text("Holes", exact=True).first.click()
+    expect(screen.get_by_test_id("holes")).to_contain_text("short")
+    screen.goto(f"{server.url}/fixing")
+    screen.locator('[data-row="6"] button').click()
+    screen.get_by_test_id("mount-by").select_option(value="rivet nut")
+    saved(screen)
+    close(screen)
+    expect(wrong(screen, "no hand gets a nut behind it")).to_have_count(0)
+
+
+def test_without_drilling_the_ways_out_are_followed(screen: Page, server: Server) -> None:
+    screen.get_by_test_id("no-drill").check()
+    saved(screen)
+    close(screen)
+    expect(wrong(screen, "wants 4 new holes")).to_be_visible()  # the 7-inch one of the demo
+    expect(wrong(screen, "wants 2 new holes")).to_be_visible()
+    screen.goto(f"{server.url}/bench")
+    cause = screen.locator('[data-cause^="fixing-no-drill"]').first
+    cause.locator("> .head").click()
+    screen.locator('[data-finding^="fixing-no-drill"] .head').first.click()
+    screen.get_by_test_id("try").first.click()
+    screen.get_by_test_id("apply").click()
+    screen.goto(f"{server.url}/fixing")
+    expect(screen.locator(".found li", has_text="new holes")).to_have_count(1)
+
+
+def test_a_template_is_printed_one_to_one(screen: Page, server: Server) -> None:
+    set_mount(screen, "through bolt", "4")
+    link = screen.get_by_test_id("template-pdf").get_attribute("href")
+    answer = screen.request.get(f"{server.url}{link}")
+    assert answer.headers["content-type"] == "application/pdf"
+    assert answer.body().startswith(b"%PDF")
+    assert b"Measure this square first" in answer.body()
+
+
+def test_the_plan_is_ticked_off_and_kept(screen: Page, server: Server) -> None:
+    screen.get_by_test_id("to-work").click()
+    steps = screen.get_by_test_id("work-steps")
+    drill = screen.locator('[data-step="drill:6"]')
+    drill.focus()
+    screen.keyboard.press("Space")
+    saved(screen)
+    screen.reload()
+    expect(drill).to_be_checked()
+    expect(steps.locator("li", has=drill)).to_contain_text("Done 20")
+    expect(steps.locator("li").last).to_contain_text("Hose it down")
+    pdf = screen.get_by_test_id("work-pdf").get_attribute("href")
+    assert screen.request.get(f"{server.url}{pdf}").body().startswith(b"%PDF")
