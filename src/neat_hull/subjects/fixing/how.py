@@ -67,7 +67,9 @@ def mount(ev: Evaluated) -> How:
         _row("tilt", held.tilt_deg, "angle"),
     ]
     nearest = sorted(checks_of(fix, held).items(), key=lambda row: row[1])[:3]
-    rows += [_row(f"{_NAMES[name]}: times strong enough", value, "times") for name, value in nearest]
+    rows += [
+        _row(f"{_NAMES[name]}: times strong enough", value, "times") for name, value in nearest
+    ]
     stiff = sheet(stuff.e_mpa * MPA * lasts.stiffness * heat, stuff.nu, thick * MM, core * MM)
     return How(
         title=f"{fix.name}: what holds it",
