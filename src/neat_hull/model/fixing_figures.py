@@ -3,14 +3,14 @@
 from typing import Literal
 
 from neat_hull.model.base import Answer, Point
-from neat_hull.model.fixing import BoltSize, FastenBy, Plate, Region
+from neat_hull.model.fixing import BoltSize, FastenBy, Plate, Region, Seal
 from neat_hull.model.mount_case import Duration
 from neat_hull.model.said import Said, Verdict
 
 CheckName = Literal[
     "bolt", "hold", "bearing", "tear", "twist", "punch", "wall", "peel", "bond_shear"
 ]
-HoleFlag = Literal["low", "close", "no hand", "idle"]
+HoleFlag = Literal["low", "close", "edge", "no hand", "idle"]
 
 
 class MountFigure(Answer):
@@ -66,6 +66,8 @@ class HoleFigure(Answer):
     heel_deg: float
     spacing_d: float | None
     nearest: str | None
+    edge_d: float | None
+    seal: Seal
     needs_hand: bool
     behind: str | None
     spare_m: float | None

@@ -7,6 +7,7 @@ from tests.judged import ANCHOR, CLEAN, Case, case, known, put
 from neat_hull.model.fixing import Hole, Mount, Plate
 from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
+from neat_hull.whole.evaluate import evaluated
 
 WIDE = 60  # an id that nothing of the demo has
 
@@ -46,6 +47,12 @@ def holes(apart_m: float) -> Setup:
         for name, at in (("One", 0.0), ("Other", apart_m))
     }
     return with_fixing(CLEAN, holes=rows)
+
+
+def planned_at(in_m: float) -> Setup:
+    """A planned hole so far in from the gunwale."""
+    half, height = evaluated(CLEAN).rigged.floating.hull.gunwale_m(2.9)
+    return holed(x=2.9, y=half - in_m, z=height, state="planned")
 
 
 def stalking(setup: Setup, **changes: Any) -> Setup:
@@ -108,6 +115,7 @@ CASES: list[Case] = [
     case("hole-low", lambda: holed(z=0.13), lambda: holed(z=0.14)),
     case("hole-no-hand", lambda: bolted_at(0.45), lambda: bolted_at(2.75)),
     case("hole-close", lambda: holes(0.023), lambda: holes(0.025)),
+    case("hole-edge", lambda: planned_at(0.012), lambda: planned_at(0.02)),
     case("hole-idle", lambda: holed(used_by=None), lambda: holed(used_by=None, state="filled")),
     case("noise-slides", lambda: stone(0.4), lambda: stone(0.25)),
     case("noise-chain", anchored, lambda: anchored(pad=True)),

@@ -7,7 +7,7 @@ import pytest
 from tests.judged import CLEAN, FULL, HOLDER_P, SCREEN, SEAT, known
 from tests.subjects.fixing.mountings import FOUR, ONE, WIDE, screen, with_fixing
 
-from neat_hull.model.fixing import ChainPart, Mount, PressTest, Wall
+from neat_hull.model.fixing import ChainPart, FixingPlan, Hole, Mount, PressTest, Wall
 from neat_hull.model.mount_case import CaseMount, MountCase
 from neat_hull.model.setup import Setup
 from neat_hull.physics.fixing.panel import sheet, tilting
@@ -16,6 +16,7 @@ from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.case import mount_report
 from neat_hull.subjects.fixing.figures import Judged, judged
 from neat_hull.subjects.fixing.full import full_fixing
+from neat_hull.subjects.fixing.ledger import edge_m
 from neat_hull.subjects.fixing.mounting import Fixed, case_of, fixed, pattern
 from neat_hull.whole.evaluate import evaluated
 
@@ -145,3 +146,41 @@ def test_what_else_could_be_done_is_worked_out_in_full() -> None:
 def test_only_what_was_described_has_holes() -> None:
     assert not [row for row in evaluated(CLEAN).once(fixed) if row.spec.by is not None]
     assert one(FULL, SCREEN).drills
+
+
+def test_a_clamp_slips_by_what_pushes_it_aside_and_turns_it() -> None:
+    row = told(screen(by="clamp", clamp_n=1000.0, length_m=0.06, width_m=0.06))
+    chop = row.held[0]
+    grip = 2 * typical.FRICTION * 1000.0
+    aside = (chop.force_n[0] ** 2 + chop.force_n[1] ** 2) ** 0.5 / grip
+    turned = chop.moment_nm[2] / (grip * 2 / 3 * 0.03)
+    assert row.governs == "twist"
+    assert row.least == pytest.approx(1 / (aside**2 + turned**2) ** 0.5)
+    padded = told(screen(by="clamp", clamp_n=1000.0, length_m=0.06, width_m=0.06, pad=True))
+    assert row.least is not None
+    assert padded.least == pytest.approx(2 * row.least)
+
+
+def test_an_edge_is_the_gunwale_or_the_rim_of_a_well() -> None:
+    hull = evaluated(CLEAN).rigged.floating.hull
+    half, height = hull.gunwale_m(2.9)
+    assert edge_m(hull, (2.9, half - 0.03, height)) == pytest.approx(0.03)
+    well = hull.wells[0]
+    middle = (well.x_aft_m + well.x_fwd_m) / 2
+    within = (middle, well.half_breadth_m - 0.02, well.floor_z_m)
+    assert edge_m(hull, within) == pytest.approx(0.02)
+    assert edge_m(hull, (middle, well.half_breadth_m + 0.015, 0.3)) == pytest.approx(0.015)
+
+
+def test_by_other_numbers_a_plan_keeps_what_is_of_its_things() -> None:
+    hole = Hole(x_m=1, y_m=0, z_m=0.3, d_mm=6, used_by=3)
+    plan = FixingPlan(
+        mounts={3: Mount(by="glue"), 4: Mount(by="tape")},
+        holes={"Old": hole},
+        done={"drill:3": "2026-01-02", "drill:4": "2026-01-02", "test:hose": "2026-01-03"},
+    )
+    new = plan.renumbered({3: 30})
+    assert list(new.mounts) == [30]
+    assert new.holes["Old"].used_by == 30
+    assert new.done == {"drill:30": "2026-01-02", "test:hose": "2026-01-03"}
+    assert plan.only([4]).holes["Old"].used_by is None

@@ -3808,8 +3808,10 @@ export interface components {
             behind: string | null;
             /** D Mm */
             d_mm: number;
+            /** Edge D */
+            edge_d: number | null;
             /** Flags */
-            flags: ("low" | "close" | "no hand" | "idle")[];
+            flags: ("low" | "close" | "edge" | "no hand" | "idle")[];
             /** Heel Deg */
             heel_deg: number;
             /** Name */
@@ -3822,6 +3824,11 @@ export interface components {
             of: string;
             /** Over M */
             over_m: number | null;
+            /**
+             * Seal
+             * @enum {string}
+             */
+            seal: "none" | "butyl" | "polyether" | "gasket";
             /** Spacing D */
             spacing_d: number | null;
             /** Spare M */

@@ -422,9 +422,16 @@ export const CHOICES = {
       "planned",
       "filled"
     ],
+    "seal": [
+      "none",
+      "butyl",
+      "polyether",
+      "gasket"
+    ],
     "flags": [
       "low",
       "close",
+      "edge",
       "no hand",
       "idle"
     ],

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import partial
+from math import hypot
 
 from neat_hull.model.fixing_figures import (
     CheckName,
@@ -40,12 +41,25 @@ class Judged:
 
 def checks_of(one: Fixed, held: Held) -> dict[CheckName, float]:
     """The checks that apply: to what is strapped or clamped down, only whether that holds."""
-    only = _STRAP_CHECKS if one.by in ("strap", "clamp") else None
+    if one.by == "clamp":
+        return {"twist": _grips(one, held)}
+    only = _STRAP_CHECKS if one.by == "strap" else None
     return {
         name: value  # type: ignore[misc]
         for name, value in held.safety.items()
         if value is not None and (only is None or name in only)
     }
+
+
+def _grips(one: Fixed, held: Held) -> float:
+    """How far from slipping two jaws are: pushed aside and turned at once, added in squares."""
+    geometry = one.geometry
+    grip_n = 2 * geometry.friction * geometry.clamp_n
+    arm_m = 2 / 3 * min(geometry.length_m, geometry.width_m) / 2
+    asked = hypot(
+        hypot(held.force_n[0], held.force_n[1]) / grip_n, held.moment_nm[2] / (grip_n * arm_m)
+    )
+    return MOST if asked <= 0 else min(MOST, 1 / asked)
 
 
 def judged(ev: Evaluated) -> list[Judged]:
@@ -74,7 +88,7 @@ def judge(ev: Evaluated, one: Fixed) -> Judged:
         held,
         governs,
         at,
-        None if governs is None else at.safety[governs],
+        None if governs is None else checks_of(one, at)[governs],
         0.0 if stiff else max(each.tilt_deg for each in held if each.duration != "days"),
         0.0 if stiff else max((e.tilt_deg for e in held if e.duration == "days"), default=0.0),
     )
@@ -163,6 +177,11 @@ def _hole(ev: Evaluated, one: HoleAt) -> HoleFigure:
         words.append(close)
         if close != "fine":
             flags.append("close")
+    if one.edge_d is not None and one.state == "planned":
+        edge = ev.table["hole edge"].verdict(one.edge_d)
+        words.append(edge)
+        if edge != "fine":
+            flags.append("edge")
     if one.state == "planned" and one.needs_hand and one.behind is None:
         flags.append("no hand")
         words.append("fix")
@@ -180,6 +199,8 @@ def _hole(ev: Evaluated, one: HoleAt) -> HoleFigure:
         heel_deg=one.heel_deg,
         spacing_d=one.spacing_d,
         nearest=one.nearest,
+        edge_d=one.edge_d,
+        seal=one.seal,
         needs_hand=one.needs_hand,
         behind=one.behind,
         spare_m=one.spare_m,

@@ -1,14 +1,16 @@
 """Every hole in the hull that a setup knows of: of mounts, of wires, and those one has noted."""
 
-from dataclasses import dataclass
-from math import dist
+from dataclasses import dataclass, replace
+from math import dist, hypot
 from typing import Literal
 
 import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import FlushTube, Hatch
+from neat_hull.model.fixing import Seal
 from neat_hull.model.mount_case import CaseHatch, HandReach
+from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.demands.figures import over_water
 from neat_hull.subjects.fixing import typical
@@ -34,10 +36,12 @@ class HoleAt:
     used_by: str | None
     through_hull: bool
     needs_hand: bool
+    seal: Seal = "none"
     over_m: float | None = None
     heel_deg: float = 0.0
     spacing_d: float | None = None
     nearest: str | None = None
+    edge_d: float | None = None
     behind: str | None = None
     spare_m: float | None = None
 
@@ -48,7 +52,7 @@ def ledger(ev: Evaluated) -> list[HoleAt]:
     if not found:
         return []
     at = np.array([one.at for one in found])
-    seen = over_water(ev, at)
+    seen, hull = over_water(ev, at), ev.rigged.floating.hull
     hatches = [
         CaseHatch.model_construct(
             name=one.name, at_m=(one.x_m, one.y_m, one.z_m), mouth_m=min(one.length_m, one.width_m)
@@ -64,24 +68,34 @@ def ledger(ev: Evaluated) -> list[HoleAt]:
         spacing, nearest = _nearest(found, n)
         spare, behind = most_spare(one.at, hatches, REACH)
         rows.append(
-            HoleAt(
-                one.name,
-                one.of,
-                one.at,
-                one.d_mm,
-                one.state,
-                one.used_by,
-                one.through_hull,
-                one.needs_hand,
-                over,
-                heel,
-                spacing,
-                nearest,
-                behind if spare is not None and spare >= 0 else None,
-                spare,
+            replace(
+                one,
+                over_m=over,
+                heel_deg=heel,
+                spacing_d=spacing,
+                nearest=nearest,
+                edge_d=1000 * edge_m(hull, one.at) / one.d_mm,
+                behind=behind if spare is not None and spare >= 0 else None,
+                spare_m=spare,
             )
         )
     return rows
+
+
+def edge_m(hull: Hull, at: Point) -> float:
+    """From a hole to the nearest edge of what it is in, as seen from above: the gunwale, or the
+    rim of a well, from without or within."""
+    x, y, _ = at
+    half, _ = hull.gunwale_m(x)
+    least = max(0.0, half - abs(y))
+    for well in hull.wells:
+        ahead = max(well.x_aft_m - x, x - well.x_fwd_m)
+        aside = abs(y) - well.half_breadth_m
+        if ahead <= 0 and aside <= 0:
+            least = min(least, -max(ahead, aside))
+        else:
+            least = min(least, hypot(max(ahead, 0.0), max(aside, 0.0)))
+    return least
 
 
 def _nearest(found: list[HoleAt], n: int) -> tuple[float | None, str | None]:
@@ -104,7 +118,9 @@ def _listed(ev: Evaluated) -> list[HoleAt]:
         for n, spot in enumerate(one.geometry.bolts_m, start=1):
             at = one.on_boat(spot)
             nut = one.by == "through bolt"
-            found.append(HoleAt(f"{one.name} {n}", one.key, at, d_mm, state, one.name, False, nut))
+            seal = one.spec.seal or "polyether"
+            name = f"{one.name} {n}"
+            found.append(HoleAt(name, one.key, at, d_mm, state, one.name, False, nut, seal))
     for key, route in ev.once(routes).items():
         wire = ev.setup.power.conductors[key]
         for i, by in enumerate(route.held):

@@ -173,6 +173,26 @@ def hole_close(ev: Evaluated) -> Iterable[Found]:
         )
 
 
+@rule("hole-edge", topic="fixing")
+def hole_edge(ev: Evaluated) -> Iterable[Found]:
+    """A planned hole too near to a gunwale or the rim of a well: plastic cracks out to it."""
+    for hole in _own(ev):
+        if "edge" not in hole.flags or hole.edge_d is None:
+            continue
+        words = f"Hole of {hole.name}: {{}} diameters from an edge"
+        yield from against(
+            ev,
+            "hole edge",
+            hole.edge_d,
+            Said.of(words, times=hole.edge_d),
+            Said.of("Go {} diameters in", times=ev.table["hole edge"].fine),
+            thing_id=_of(ev, hole),
+            part=f"hole {hole.name}",
+            at=hole.at,
+            caution=DRILLING,
+        )
+
+
 @rule("hole-no-hand", topic="fixing", many="{} holes: no hand gets behind them")
 def hole_no_hand(ev: Evaluated) -> Iterable[Found]:
     """A nut wants a hand behind the wall, and no hatch lets one come there."""
@@ -350,6 +370,7 @@ RULES: tuple[Rule, ...] = (
     hole_low,
     hole_no_hand,
     hole_close,
+    hole_edge,
     hole_idle,
     noise_slides,
     noise_chain,

@@ -55,6 +55,8 @@ const hand = (one: HoleFigure) =>
           <th class="num">over the water</th>
           <th class="num">at heel</th>
           <th class="num">to the next, diameters</th>
+          <th class="num">to an edge</th>
+          <th>sealed with</th>
           <th>a hand behind</th>
           <th>used by</th>
           <th />
@@ -82,6 +84,10 @@ const hand = (one: HoleFigure) =>
               one.spacing_d === null ? '—' : one.spacing_d > 99 ? 'far' : one.spacing_d.toFixed(1)
             }}
           </td>
+          <td class="num">
+            {{ one.edge_d === null ? '—' : one.edge_d > 99 ? 'far' : one.edge_d.toFixed(1) }}
+          </td>
+          <td>{{ one.seal }}</td>
           <td>{{ hand(one) }}</td>
           <td>{{ one.used_by ?? 'nothing' }}</td>
           <td>

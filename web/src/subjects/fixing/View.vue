@@ -263,6 +263,9 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
             >{{ full.plan.steps.length + ' steps' }} of work</RouterLink
           >, {{ show(full.plan.hands_min / 60, 'hours', look.units) }} by hand.
         </p>
+        <p v-for="(one, i) in full.regrets" :key="i" class="watch">
+          {{ told(one.text, one.amounts ?? [], look.units) }}
+        </p>
         <p v-for="text in full.cautions" :key="text" class="soft">{{ text }}</p>
       </div>
     </section>
