@@ -20,7 +20,8 @@ def lines(one: Template) -> list[str]:
     seen = "seen from inside, mirrored" if one.inside else "seen from outside"
     return [
         f"Its middle: {one.from_bow_mm:.0f} mm from the bow's tip, "
-        f"{abs(one.off_middle_mm):.0f} mm to {side} of the middle line.",
+        f"{abs(one.off_middle_mm):.0f} mm to {side} of the middle line; nearest edge to a hole "
+        f"{one.edge_mm:.0f} mm.",
         f"{len(one.holes)} holes of {bits}; {one.hint}. Bow is up; {seen}.",
     ]
 

@@ -20,7 +20,7 @@ FastenBy = Literal[
 BoltSize = Literal["M4", "M5", "M6", "M8", "#8", "#10", "1/4", "5/16"]
 Stuff = Literal["aluminium", "HDPE", "plywood", "stainless"]
 Seal = Literal["none", "butyl", "polyether", "gasket"]
-Load = Literal["fish", "snag", "lift", "pull"]
+Load = Literal["fish", "snag", "lift", "pull", "leash", "axle"]
 Small = Annotated[float, Field(ge=0.004, le=2)]
 Newton = Annotated[float, Field(ge=1, le=20000)]
 
@@ -73,9 +73,11 @@ class Mount(Model):
     """What joins a thing to the boat: by how many bolts of which size, on which base.
 
     bolts are places on the base, [along, across]; null: so many in the usual pattern. turn_deg is
-    the base's length from the bow toward port, null as the thing lies. `drilled` says that its
+    the base's length from the bow toward port, null as the thing lies; arm_m how far out the middle
+    of its weight is held, null as it stands. `drilled` says that its
     holes are there; trips, how many times it was out at this place on a track. loads are what a
-    fish, a snag, a lift or a line pull at it, where one knows better.
+    fish, a snag, a lift or a line pull at it, where one knows better; a leash and an axle pull only
+    where that is said.
     """
 
     by: FastenBy | None = None
@@ -90,6 +92,7 @@ class Mount(Model):
     rated_n: Newton | None = None
     clamp_n: Newton | None = None
     slack_mm: float | None = Field(default=None, ge=0, le=10)
+    arm_m: float | None = Field(default=None, ge=0.01, le=3)
     plate: Plate | None = None
     parts: list[ChainPart] = Field(default=[], max_length=8)
     loads: Annotated[dict[Load, Newton], Taken] = Field(default={})

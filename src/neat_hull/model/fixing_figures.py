@@ -3,7 +3,7 @@
 from typing import Literal
 
 from neat_hull.model.base import Answer, Point
-from neat_hull.model.fixing import BoltSize, FastenBy, Plate, Region, Seal
+from neat_hull.model.fixing import BoltSize, FastenBy, Load, Plate, Region, Seal
 from neat_hull.model.mount_case import Duration
 from neat_hull.model.said import Said, Verdict
 
@@ -144,7 +144,9 @@ class WhatIf(Answer):
 
 class MountDetail(Answer):
     """One mount in full. plate_side_m: the smallest square of aluminium 3 mm that keeps it within
-    its limit, 0 where none is needed, null where none does."""
+    its limit, 0 where none is needed, null where none does. loads_n: what pulls at it besides
+    its own weight, as it is reckoned, or as it would be if it did (a leash, an axle).
+    """
 
     key: str
     limit_deg: float
@@ -155,6 +157,7 @@ class MountDetail(Answer):
     plate: Plate | None
     situations: list[SituationFigure]
     plate_side_m: float | None
+    loads_n: dict[Load, float]
     what_if: list[WhatIf]
 
 

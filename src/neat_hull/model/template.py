@@ -17,8 +17,12 @@ class TemplateHole(Answer):
 
 
 class Template(Answer):
-    """Holes and outline of one mount, gland or transducer. from_bow_mm and off_middle_mm (starboard
-    positive) say where its middle is; inside: it is mirrored, for marking from within."""
+    """Holes and outline of one mount, gland or transducer.
+
+    from_bow_mm and off_middle_mm (starboard positive) say where its middle is, edge_mm how far the
+    gunwale or the rim of a well is from the hole nearest to it; inside: it is mirrored, for marking
+    from within.
+    """
 
     name: str
     kind: Literal["mount", "gland", "transducer"]
@@ -27,6 +31,7 @@ class Template(Answer):
     round_: bool
     from_bow_mm: float
     off_middle_mm: float
+    edge_mm: float
     hint: str
     inside: bool = False
 

@@ -184,3 +184,22 @@ def test_by_other_numbers_a_plan_keeps_what_is_of_its_things() -> None:
     assert new.holes["Old"].used_by == 30
     assert new.done == {"drill:30": "2026-01-02", "test:hose": "2026-01-03"}
     assert plan.only([4]).holes["Old"].used_by is None
+
+
+def test_on_a_shorter_arm_the_moment_goes_with_the_arm() -> None:
+    as_it_stands = told(screen(**ONE)).held[0]
+    arm = 0.30 / 2 + 0.05
+    short = told(screen(**ONE, arm_m=arm / 2)).held[0]
+    assert short.force_n == pytest.approx(as_it_stands.force_n)
+    assert short.moment_nm == pytest.approx([m / 2 for m in as_it_stands.moment_nm])
+
+
+def test_a_leash_and_an_axle_pull_only_where_that_is_said() -> None:
+    names = [held.name for held in told(screen(**ONE)).held]
+    assert names == ["chop", "parked"]
+    row = told(screen(**ONE, loads={"leash": 120.0, "axle": 200.0}))
+    leash, axle = row.held[2:]
+    assert sum(part**2 for part in leash.force_n) ** 0.5 == pytest.approx(120.0, rel=0.01)
+    assert axle.force_n[2] == pytest.approx(typical.AXLE_BUMP * 200.0)
+    assert typical.leash_n(5.0) == pytest.approx(5.0 * 4.0 / (2 * 0.05))
+    assert typical.leash_n(0.1) == typical.LEASH_LEAST_N

@@ -4271,11 +4271,15 @@ export interface components {
          * @description What joins a thing to the boat: by how many bolts of which size, on which base.
          *
          *     bolts are places on the base, [along, across]; null: so many in the usual pattern. turn_deg is
-         *     the base's length from the bow toward port, null as the thing lies. `drilled` says that its
+         *     the base's length from the bow toward port, null as the thing lies; arm_m how far out the middle
+         *     of its weight is held, null as it stands. `drilled` says that its
          *     holes are there; trips, how many times it was out at this place on a track. loads are what a
-         *     fish, a snag, a lift or a line pull at it, where one knows better.
+         *     fish, a snag, a lift or a line pull at it, where one knows better; a leash and an axle pull only
+         *     where that is said.
          */
         Mount: {
+            /** Arm M */
+            arm_m?: number | null;
             /** Bolts */
             bolts?: [
                 number,
@@ -4337,7 +4341,8 @@ export interface components {
         /**
          * MountDetail
          * @description One mount in full. plate_side_m: the smallest square of aluminium 3 mm that keeps it within
-         *     its limit, 0 where none is needed, null where none does.
+         *     its limit, 0 where none is needed, null where none does. loads_n: what pulls at it besides
+         *     its own weight, as it is reckoned, or as it would be if it did (a leash, an axle).
          */
         MountDetail: {
             /** Core Mm */
@@ -4346,6 +4351,10 @@ export interface components {
             key: string;
             /** Limit Deg */
             limit_deg: number;
+            /** Loads N */
+            loads_n: {
+                [key: string]: number;
+            };
             plate: components["schemas"]["Plate"] | null;
             /** Plate Side M */
             plate_side_m: number | null;

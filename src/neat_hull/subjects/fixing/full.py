@@ -4,7 +4,7 @@ from collections import Counter
 from collections.abc import Mapping
 from typing import get_args
 
-from neat_hull.model.fixing import Mount, Plate, Region, Wall
+from neat_hull.model.fixing import Load, Mount, Plate, Region, Wall
 from neat_hull.model.fixing_figures import (
     Check,
     FullFixing,
@@ -88,8 +88,26 @@ def _detail(ev: Evaluated, one: Judged) -> MountDetail:
         ),
         situations=[_situation(ev, fix, held) for held in one.held],
         plate_side_m=plate_needed_m(ev, one) if fix.drills else None,
+        loads_n=_loads(ev, one),
         what_if=[_what_if(ev, one, words, fields) for words, fields in bettered(ev, one)],
     )
+
+
+def _loads(ev: Evaluated, one: Judged) -> dict[Load, float]:
+    """Those that may be said otherwise, by the situations that there are."""
+    names = {each.name for each in one.fixed.situations}
+    spec, found = one.fixed.spec, dict[Load, float]()
+    if "snag" in names:
+        found |= {"fish": typical.LOADS_N["fish"], "snag": typical.LOADS_N["snag"]}
+    if "lifted by" in names:
+        found["lift"] = one.held[0].force_n[2]
+    if "line taut" in names:
+        found["pull"] = typical.LOADS_N["pull"]
+    if one.fixed.thing_id is not None and one.fixed.by not in ("strap", "tape"):
+        leashed = (ev.thing(i) for i in ev.setup.places if ev.thing(i).fixing.leashed)
+        heaviest = max((thing.mass_now_kg for thing in leashed), default=0.0)
+        found |= {"leash": typical.leash_n(heaviest), "axle": typical.LOADS_N["axle"]}
+    return found | spec.loads
 
 
 def _situation(ev: Evaluated, fix: Fixed, held: Held) -> SituationFigure:

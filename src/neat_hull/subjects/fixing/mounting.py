@@ -1,6 +1,6 @@
 """A setup as mounts: what joins each thing to the boat, on which wall, and what pulls at it."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from math import cos, degrees, hypot, pi, radians, sin
@@ -428,6 +428,10 @@ def _situations(
         if part.mass_kg:
             half = masses[0][1]
             masses.append((part.mass_kg, (half[0] / 2, half[1] / 2, max(half[2], 0.0) / 2)))
+    held_m = held_out_m(masses)
+    if spec.arm_m is not None and held_m > 0:
+        nearer = spec.arm_m / held_m
+        masses = [(mass, (nearer * u, nearer * v, nearer * n)) for mass, (u, v, n) in masses]
     thing = ev.thing(thing_id)
     if thing.part == "seat":
         return _sat_on(ev, masses[0][1])
@@ -464,7 +468,7 @@ def _situations(
         out = (boom[0], boom[1] + (0.5 if at[1] >= 0 else -0.5), boom[2])
         found.append(_pulled("ball on the boom", "minutes", (-0.3 * ball, 0.0, -ball), out))
         found.append(_pulled("ball on the bottom", "snatch", (-0.6 * ball, 0.0, -2 * ball), out))
-    return found
+    return [*found, *_besides(spec)]
 
 
 @dataclass(frozen=True)
@@ -493,6 +497,25 @@ def _sat_on(ev: Evaluated, seat: Point) -> list[Loading]:
             "dropped into", "snatch", (0.2 * weighs, 0.3 * weighs, -typical.DROP_IN * weighs), spot
         ),
     ]
+
+
+def held_out_m(masses: Sequence[tuple[float, Point]]) -> float:
+    """How far from the middle of the base the middle of some masses is."""
+    total = sum(mass for mass, _ in masses)
+    return hypot(*(sum(mass * spot[n] for mass, spot in masses) / total for n in range(3)))
+
+
+def _besides(spec: Mount) -> Iterator[Loading]:
+    """What pulls only where that is said: a leash that runs out, an axle on a step."""
+    if "leash" in spec.loads:
+        pull = spec.loads["leash"]
+        yield _pulled("leash runs out", "snatch", (0.7 * pull, 0.7 * pull, 0.1 * pull), _EYE)
+    if "axle" in spec.loads:
+        pull = typical.AXLE_BUMP * spec.loads["axle"]
+        yield _pulled("axle on a step", "snatch", (-0.5 * pull, 0.0, pull), (0.0, 0.0, 0.0))
+
+
+_EYE = (0.0, 0.0, 0.02)  # where a line is tied to a mount
 
 
 def _hooked(spec: Mount, tip: Point) -> Iterator[Loading]:

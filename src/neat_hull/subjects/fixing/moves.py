@@ -12,7 +12,7 @@ from neat_hull.rig.subject import Tries, Work, named_in
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.figures import Judged, judged, wobble_key
 from neat_hull.subjects.fixing.holding import plate_side_needed_m
-from neat_hull.subjects.fixing.mounting import DRILLED, mounted
+from neat_hull.subjects.fixing.mounting import DRILLED, held_out_m, mounted
 
 _STEP_M = 0.01  # plates are cut to whole centimetres
 PLATE_MM = 3.0
@@ -102,6 +102,7 @@ def bettered(ev: Evaluated, one: Judged) -> Iterator[tuple[Said, Fields]]:
                 "width_m": max(geometry.width_m, 0.06),
             },
         )
+    yield from _shorter(one)
     wider = 1.5 * geometry.length_m
     if wider <= 0.25:
         yield (
@@ -121,6 +122,21 @@ def bettered(ev: Evaluated, one: Judged) -> Iterator[tuple[Said, Fields]]:
                 "bolts": None,
             },
         )
+
+
+_SHORTER = 0.7
+_ARM_M = 0.08  # what stands no farther out has no arm to shorten
+
+
+def _shorter(one: Judged) -> Iterator[tuple[Said, Fields]]:
+    """On an arm that holds it less far out."""
+    chop = next((each for each in one.fixed.situations if each.name == "chop"), None)
+    if chop is None:
+        return
+    weights = [(-force[2], at) for force, at in chop.pulls]
+    arm_m = _SHORTER * held_out_m(weights)
+    if arm_m >= _SHORTER * _ARM_M:
+        yield Said.of("Held {} out, on a shorter arm", length=arm_m), {"arm_m": arm_m}
 
 
 def _undrilled(ev: Evaluated, one: Judged) -> Iterator[tuple[Said, Fields]]:

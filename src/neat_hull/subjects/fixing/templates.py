@@ -7,6 +7,7 @@ from neat_hull.model.base import Point
 from neat_hull.model.template import Spot, Template, TemplateHole
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
+from neat_hull.subjects.fixing.ledger import edge_m
 from neat_hull.subjects.fixing.mounting import BOLTED, Fixed, fixed
 from neat_hull.subjects.power.figures import routes
 
@@ -53,7 +54,7 @@ def _flat(middle: Point, at: Point) -> Spot:
 
 
 def _of_mount(ev: Evaluated, one: Fixed) -> Template:
-    geometry = one.geometry
+    geometry, hull = one.geometry, ev.rigged.floating.hull
     d_mm = typical.hole_mm(one.by, geometry.size) or typical.SIZES[geometry.size][1]
     u, v = geometry.length_m / 2, geometry.width_m / 2
     rim = [(u, v), (u, -v), (-u, -v), (-u, v)]
@@ -72,8 +73,9 @@ def _of_mount(ev: Evaluated, one: Fixed) -> Template:
         ],
         outline=[_flat(one.at, one.on_boat(spot)) for spot in rim],
         round_=geometry.shape == "round",
-        from_bow_mm=1000 * (ev.rigged.floating.hull.x_fwd_m - one.at[0]),
+        from_bow_mm=1000 * (hull.x_fwd_m - one.at[0]),
         off_middle_mm=-1000 * one.at[1],
+        edge_mm=1000 * min(edge_m(hull, one.on_boat(spot)) for spot in geometry.bolts_m),
         hint=_HINTS[one.by],
     )
 
@@ -91,5 +93,6 @@ def _of_gland(ev: Evaluated, key: int, at: Point, by: str) -> Template:
         round_=True,
         from_bow_mm=1000 * (ev.rigged.floating.hull.x_fwd_m - at[0]),
         off_middle_mm=-1000 * at[1],
+        edge_mm=1000 * edge_m(ev.rigged.floating.hull, at),
         hint="measure the gland or the plug that goes through before drilling",
     )

@@ -132,10 +132,28 @@ def hole_mm(by: FastenBy, size: BoltSize) -> float | None:
 
 
 # What pulls at a mount, N, where nobody knows better: usual of the gear anglers use.
-LOADS_N: dict[Load, float] = {"fish": 90.0, "snag": 175.0, "lift": 0.0, "pull": 100.0}
+LOADS_N: dict[Load, float] = {
+    "fish": 90.0,
+    "snag": 175.0,
+    "lift": 0.0,
+    "pull": 100.0,
+    "leash": 100.0,
+    "axle": 150.0,
+}
 FISH_ASIDE_DEG, FISH_DOWN_DEG = 30.0, 20.0
 CHOP_G = (0.8, 1.2, -2.5)
-DROP_IN, LIFT_SNATCH = 1.8, 1.5
+DROP_IN, LIFT_SNATCH, AXLE_BUMP = 1.8, 1.5, 2.0
+# A leash of L m stops m kg that fall away at 2 m/s within a twentieth of L, and never with less
+# than 100 N.
+LEASH_M_S, LEASH_STRETCH, LEASH_LEAST_N = 2.0, 0.05, 100.0
+
+
+def leash_n(mass_kg: float, leash_m: float = 1.0) -> float:
+    """m·v²/(2·stretch), N."""
+    stretch = 2 * LEASH_STRETCH * leash_m
+    return max(LEASH_LEAST_N, mass_kg * LEASH_M_S**2 / stretch)
+
+
 ROD_AWAY_M = 2.0  # where a rod's tip is that is not aboard
 # A rod bends until the line pulls nearly along it: no rod that anglers lift fish with holds more
 # than some 40 N·m at its butt, whatever its length.

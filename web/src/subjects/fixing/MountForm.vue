@@ -8,7 +8,12 @@ import type { Units } from '@/kit/units'
 import { BOLTED, BY } from './words'
 
 type Mount = Schemas['Mount']
-const props = defineProps<{ mount: MountFigure; spec: Partial<Mount> | null; units: Units }>()
+const props = defineProps<{
+  mount: MountFigure
+  spec: Partial<Mount> | null
+  loads: Schemas['MountDetail']['loads_n']
+  units: Units
+}>()
 const emit = defineEmits<{ change: [fields: Partial<Mount>]; forget: [] }>()
 
 const bolted = computed(() => BOLTED.has(props.mount.by))
@@ -21,10 +26,26 @@ const PLATE: Schemas['Plate'] = {
 }
 const slack = computed(() => props.spec?.parts?.reduce((sum, one) => sum + one.slack_deg, 0) ?? 0)
 
+const LOADS: Record<string, string> = {
+  fish: 'a fish pulls',
+  snag: 'a snag pulls',
+  lift: 'lifted with',
+  pull: 'a line pulls',
+  leash: 'a leash snatches',
+  axle: 'an axle carries',
+}
+/** These pull only where that is said. */
+const OPTIONAL = new Set(['leash', 'axle'])
+const pulls = computed(() =>
+  Object.entries(props.loads).map(([of, newtons]) => ({ of, newtons: newtons ?? 0 })),
+)
 const pick = (event: Event) => (event.target as HTMLSelectElement).value
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 function setPlate(fields: Partial<Schemas['Plate']>): void {
   emit('change', { plate: { ...PLATE, ...plate.value, ...fields } })
+}
+function setLoad(of: string, newtons: number | null): void {
+  emit('change', { by: props.mount.by, loads: { [of]: newtons } as Mount['loads'] })
 }
 /** Play of all that stands between base and thing, kept as one arm. */
 function setSlack(slack_deg: number): void {
@@ -211,6 +232,25 @@ function setSlack(slack_deg: number): void {
           @update:model-value="setPlate({ thickness_mm: $event * 1000 })"
       /></label>
     </template>
+    <label v-for="one in pulls" :key="one.of"
+      ><span
+        ><input
+          v-if="OPTIONAL.has(one.of)"
+          type="checkbox"
+          :aria-label="LOADS[one.of]"
+          :checked="one.of in (spec?.loads ?? {})"
+          @change="setLoad(one.of, ticked($event) ? one.newtons : null)"
+        />
+        {{ LOADS[one.of] }}</span
+      >
+      <QuantityInput
+        :model-value="one.newtons"
+        :label="LOADS[one.of] ?? ''"
+        kind="force"
+        :units="units"
+        :testid="`load-${one.of}`"
+        @update:model-value="setLoad(one.of, $event)"
+    /></label>
     <button v-if="!mount.usual" type="button" class="small" @click="emit('forget')">
       As is usual
     </button>

@@ -201,6 +201,7 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
         <MountForm
           :mount="mount"
           :spec="spec"
+          :loads="detail?.loads_n ?? {}"
           :units="look.units"
           @change="change"
           @forget="change(null)"

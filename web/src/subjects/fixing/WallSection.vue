@@ -15,10 +15,11 @@ const mm = (value: number) => value * scale.value * 1000
 const wall = computed(() => Math.max(4, mm(props.detail.wall_thickness_mm / 1000) * THICKER))
 const core = computed(() => (wall.value * props.detail.core_mm) / props.detail.wall_thickness_mm)
 const base = computed(() => mm(props.mount.length_m))
+const free = computed(() => mm(props.detail.radius_m))
 const plate = computed(() =>
   props.detail.plate
     ? {
-        wide: mm(props.detail.plate.length_m),
+        wide: Math.min(mm(props.detail.plate.length_m), 2 * free.value),
         thick: Math.max(3, mm(props.detail.plate.thickness_mm / 1000) * THICKER),
       }
     : null,
@@ -37,7 +38,6 @@ const bolts = computed(() => {
   )
 })
 const washer = computed(() => mm(props.detail.washer_mm / 1000))
-const free = computed(() => mm(props.detail.radius_m))
 const nuts = computed(() => props.mount.by === 'through bolt')
 const below = computed(() => top + wall.value + (plate.value?.thick ?? 0))
 </script>
