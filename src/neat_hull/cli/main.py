@@ -53,6 +53,34 @@ def power(case: Annotated[Path, typer.Argument(help="A power case, JSON.")]) -> 
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
 
 
+@app.command("glide")
+def glide(case: Annotated[Path, typer.Argument(help="A glide case, JSON.")]) -> None:
+    """Print what holds a bare case back in water and wind, and how it drifts, as JSON."""
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.glide_case import GlideCase
+    from neat_hull.subjects.glide.case import glide_report
+
+    try:
+        report = glide_report(read_bare_case(case, GlideCase))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+@app.command("hold")
+def hold(case: Annotated[Path, typer.Argument(help="A hold case, JSON.")]) -> None:
+    """Print how a bare case lies at anchor or at a pole, and whether that holds, as JSON."""
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.glide_case import HoldCase
+    from neat_hull.subjects.hold.case import hold_report
+
+    try:
+        report = hold_report(read_bare_case(case, HoldCase))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
 @app.command("mount")
 def mount(case: Annotated[Path, typer.Argument(help="A mount case, JSON.")]) -> None:
     """Print what mounts, holes and steps of a bare case come to, as JSON."""

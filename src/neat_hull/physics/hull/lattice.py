@@ -131,7 +131,7 @@ def _edges(ring: Array, x_m: float, weight_m: float, group: int) -> Array:
 def outline_at(hull: Hull, x_m: float) -> Array:
     """Port half-section (n, 2) of y, z in m from keel to sheer, interpolated at x."""
     i = int(_interval(hull, np.array([x_m]))[0])
-    aft, fwd = _matched(hull, i)
+    aft, fwd = matched_outlines(hull, i)
     share = (x_m - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i])
     blend: Array = (1 - share) * aft + share * fwd
     return blend
@@ -142,7 +142,7 @@ def _interval(hull: Hull, x_m: Array) -> NDArray[np.intp]:
     return np.clip(np.searchsorted(hull.x_m, x_m, side="right") - 1, 0, len(hull.x_m) - 2)
 
 
-def _matched(hull: Hull, i: int) -> tuple[Array, Array]:
+def matched_outlines(hull: Hull, i: int) -> tuple[Array, Array]:
     """Outlines (n, 2) of stations i and i + 1, point for point."""
     aft, fwd = hull.stations[i].points_m, hull.stations[i + 1].points_m
     if hull.corner_to_corner:
@@ -158,7 +158,7 @@ def _rings(hull: Hull, x_m: Array) -> list[Array]:
     interval = _interval(hull, x_m)
     rings: list[Array] = []
     for i in np.unique(interval):
-        aft, fwd = _matched(hull, int(i))
+        aft, fwd = matched_outlines(hull, int(i))
         inside = x_m[interval == i]
         share = ((inside - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i]))[:, None, None]
         half = (1 - share) * aft + share * fwd

@@ -5,12 +5,10 @@ from typing import Any
 
 import numpy as np
 
-from neat_hull.errors import InputError
 from neat_hull.model.float_case import FloatCase
-from neat_hull.physics.hull.shape import Hull, Station, Well, require_hull
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.floating import FloatingHull
-from neat_hull.physics.water.loads import Loads, require_loads
+from neat_hull.rig.bare import bare_hull, bare_loads
 
 
 def float_report(case: FloatCase) -> dict[str, Any]:
@@ -18,7 +16,8 @@ def float_report(case: FloatCase) -> dict[str, Any]:
 
     Raises InputError naming the field, DoesNotFloat or NoBalance.
     """
-    hull, loads, density = _hull(case), _loads(case), case.water_density_kg_m3
+    hull, loads = bare_hull(case.hull), bare_loads(case.loads)
+    density = case.water_density_kg_m3
     floating = FloatingHull.of(hull)
     settled = hydrostatics.settle(floating, loads, density)
     rest, up = hydrostatics.equilibrium(settled), hydrostatics.upright(settled)
@@ -48,36 +47,6 @@ def float_report(case: FloatCase) -> dict[str, Any]:
         "deck_edge_immersion_deg": None if edge is None else float(np.degrees(edge)),
         "wells": wells,
     }
-
-
-def _hull(case: FloatCase) -> Hull:
-    stations = tuple(Station(s.x_m, np.array(s.points_m, dtype=float)) for s in case.hull.stations)
-    wells = tuple(
-        Well(
-            name=w.name,
-            x_aft_m=w.x_aft_m,
-            x_fwd_m=w.x_fwd_m,
-            half_breadth_m=w.half_breadth_m,
-            floor_z_m=w.floor_z_m,
-            rim_z_m=w.rim_z_m,
-            drains=w.scuppers == "open",
-        )
-        for w in case.hull.wells
-    )
-    hull = Hull(stations, wells)
-    require_hull(hull)
-    if not any(s.points_m[:, 0].any() and np.ptp(s.points_m[:, 1]) > 0 for s in stations):
-        raise InputError("hull.stations", None, "the sections enclose nothing: the hull is flat")
-    return hull
-
-
-def _loads(case: FloatCase) -> Loads:
-    loads = Loads(
-        np.array([load.mass_kg for load in case.loads]),
-        np.array([(load.x_m, load.y_m, load.z_m) for load in case.loads]),
-    )
-    require_loads(loads)
-    return loads
 
 
 def _with_degrees(figures: dict[str, Any], drop: tuple[str, ...] = ()) -> dict[str, Any]:

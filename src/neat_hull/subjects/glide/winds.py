@@ -1,0 +1,56 @@
+"""Winds and currents by compass, and what they are along a boat's heading."""
+
+from dataclasses import dataclass
+from math import cos, radians, sin
+
+from neat_hull.model.glide_case import AfloatCase
+
+Vector = tuple[float, float]  # to the north, to the east
+
+
+def toward(speed_m_s: float, heading_deg: float) -> Vector:
+    """A velocity by where it goes."""
+    angle = radians(heading_deg)
+    return speed_m_s * cos(angle), speed_m_s * sin(angle)
+
+
+@dataclass(frozen=True)
+class Air:
+    """What moves over ground: wind and current, m/s."""
+
+    wind: Vector
+    current: Vector
+
+    @classmethod
+    def of(cls, case: AfloatCase) -> "Air":
+        """As a case has it."""
+        return cls(
+            toward(case.wind.speed_m_s, case.wind.from_deg + 180.0),
+            toward(case.current.speed_m_s, case.current.toward_deg),
+        )
+
+    @property
+    def relative(self) -> Vector:
+        """The wind as a boat feels it that lies still in the water."""
+        return self.wind[0] - self.current[0], self.wind[1] - self.current[1]
+
+    def apparent(self, speed_m_s: float, heading_deg: float) -> Vector:
+        """Ahead and to port, as a boat feels it that goes on a heading."""
+        ahead, port = axes(self.relative, heading_deg)
+        return ahead - speed_m_s, port
+
+    def made_good(self, speed_m_s: float, heading_deg: float) -> float | None:
+        """Speed over ground along a heading, held against the current; None where it cannot be."""
+        along, across = axes(self.current, heading_deg)
+        if speed_m_s <= abs(across):
+            return None
+        return float((speed_m_s**2 - across**2) ** 0.5) + along
+
+
+def axes(of: Vector, heading_deg: float) -> Vector:
+    """Ahead and to port of a heading."""
+    angle = radians(heading_deg)
+    return (
+        of[0] * cos(angle) + of[1] * sin(angle),
+        of[0] * sin(angle) - of[1] * cos(angle),
+    )

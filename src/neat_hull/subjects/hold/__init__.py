@@ -1,0 +1,1 @@
+"""Hold: how a boat lies at anchor or at a pole, and whether that holds."""
