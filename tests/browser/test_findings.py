@@ -113,7 +113,7 @@ def test_another_of_the_suggestions_can_be_tried(bench: Page, server: Server) ->
     one.locator(".head").click()
     one.get_by_test_id("try").click()
     ways = one.get_by_test_id("suggestions").locator("li")
-    expect(ways).to_have_count(3, timeout=ADVICE_MS)
+    expect(ways).to_have_count(2, timeout=ADVICE_MS)  # where its bolts keep off the rims
     words = one.get_by_test_id("suggestion-1").inner_text()
     one.get_by_test_id("suggestion-1").click()
     expect(one.get_by_test_id("suggestion-1")).to_have_attribute("aria-pressed", "true")

@@ -18,6 +18,8 @@ from neat_hull.subjects import (
     evidence,
     fit,
     fixing,
+    glide,
+    hold,
     load,
     power,
     reach,
@@ -45,6 +47,8 @@ SUBJECTS: tuple[Subject, ...] = (
     power.SUBJECT,
     sonar.SUBJECT,
     fixing.SUBJECT,
+    glide.SUBJECT,
+    hold.SUBJECT,
     calibration.SUBJECT,
 )
 
