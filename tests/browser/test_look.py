@@ -17,6 +17,8 @@ SCREENS = [
     "reach",
     "power",
     "sonar",
+    "fixing",
+    "work",
     "compare",
     "start",
 ]

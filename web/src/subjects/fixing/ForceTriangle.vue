@@ -48,6 +48,12 @@ const half = computed(() => Math.max(8, (props.length_m / 2) * scale.value))
 const moment = computed(() =>
   Math.hypot(props.situation.moment_nm[0], props.situation.moment_nm[1]),
 )
+/** A moment: an energy has its unit in feet and pounds. */
+const turns = computed(() =>
+  props.units === 'imperial'
+    ? show(moment.value, 'energy', props.units)
+    : `${moment.value.toFixed(1)} N·m`,
+)
 </script>
 
 <template>
@@ -79,7 +85,7 @@ const moment = computed(() =>
     <text x="8" y="16">
       {{ show(size, 'force', units) }} {{ across ? 'across' : 'along' }} the base
     </text>
-    <text x="8" y="31" class="soft">{{ moment.toFixed(1) }} N·m on it, {{ situation.name }}</text>
+    <text x="8" y="31" class="soft">{{ turns }} on it, {{ situation.name }}</text>
     <text :x="foot.x" :y="H - 8" text-anchor="middle" class="soft">
       {{
         situation.press_n === null
