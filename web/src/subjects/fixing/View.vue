@@ -3,13 +3,14 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type FullFixing, type Schemas } from '@/api/client'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
-import { useAsked } from '@/kit/useAsked'
 import { show } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { told } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
+import TopicFindings from '@/setup/TopicFindings.vue'
+import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import FixingSheet from './FixingSheet.vue'
 import ForceTriangle from './ForceTriangle.vue'
@@ -24,7 +25,14 @@ import { BOLTED } from './words'
 
 const store = useSetup()
 const look = useLook()
-const asked = useAsked<FullFixing>()
+const asked = usePage<FullFixing>((setup_id) =>
+  ask(
+    api.POST('/api/v1/setups/{setup_id}/fixing', {
+      params: { path: { setup_id } },
+      body: { places: [] },
+    }),
+  ),
+)
 const full = asked.answer
 const chosen = ref<string | null>(null)
 const shown = ref<'mounts' | 'holes'>('mounts')
@@ -47,29 +55,8 @@ const looked = computed(
     detail.value?.situations[0] ??
     null,
 )
-const findings = computed(
-  () =>
-    store.figures?.findings.filter((one) => one.topic === 'fixing' && one.accepted === null) ?? [],
-)
 const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 
-watch(
-  () => [store.confirmed?.setup_id, store.confirmed?.revision],
-  () => {
-    const setup_id = store.confirmed?.setup_id
-    if (setup_id === undefined) return
-    void asked.put(
-      () =>
-        ask(
-          api.POST('/api/v1/setups/{setup_id}/fixing', {
-            params: { path: { setup_id } },
-            body: { places: [] },
-          }),
-        ) as Promise<FullFixing>,
-    )
-  },
-  { immediate: true },
-)
 watch(chosen, () => (situation.value = ''))
 watch(
   () => store.kept?.setup_id,
@@ -236,27 +223,18 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
           <a :href="template('pdf', true)" target="_blank">PDF from inside</a>
         </p>
       </div>
-      <div v-else class="card pad found">
-        <h2>{{ findings.length ? 'What is wrong' : 'Nothing wrong with what was described' }}</h2>
-        <ul>
-          <li v-for="one in findings" :key="one.key">
-            <VerdictMark :verdict="one.verdict" />
-            <button
-              type="button"
-              @click="chosen = one.thing_id === null ? null : String(one.thing_id)"
-            >
-              {{ told(one.title.text, one.title.amounts ?? [], look.units) }}
-            </button>
-            <span class="soft">{{
-              told(one.clear.text, one.clear.amounts ?? [], look.units)
-            }}</span>
-          </li>
-        </ul>
+      <TopicFindings
+        v-else
+        topic="fixing"
+        fine="Nothing wrong with what was described"
+        class="gap"
+        @pick="chosen = $event.thing_id === null ? null : String($event.thing_id)"
+      >
         <p class="soft">
           Choose a mount to see what pulls at it. Findings come of mounts that somebody has
           described.
         </p>
-      </div>
+      </TopicFindings>
       <p v-if="asked.trouble.value" class="stop" role="alert">{{ asked.trouble.value }}</p>
       <div v-if="full" class="card pad">
         <p>
@@ -342,6 +320,9 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 .side {
   min-width: 0;
 }
+.gap {
+  margin-bottom: 12px;
+}
 .wide {
   grid-column: 1 / -1;
 }
@@ -359,33 +340,6 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 }
 .pad p.soft {
   font-size: 12px;
-}
-.found ul {
-  margin: 6px 0;
-  padding: 0;
-  list-style: none;
-}
-.found li {
-  display: grid;
-  grid-template-columns: 58px 1fr;
-  gap: 0 6px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
-}
-.found li .soft {
-  grid-column: 2;
-  font-size: 12px;
-}
-.found button {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  font-weight: 600;
-  text-align: left;
-  cursor: pointer;
 }
 @media (max-width: 1000px) {
   .fixing {

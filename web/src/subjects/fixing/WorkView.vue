@@ -1,38 +1,27 @@
 <script setup lang="ts">
 /** The order of the work: steps to tick off, tools, bits, and what to have ready. */
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { api, ask, type FullFixing } from '@/api/client'
-import { useAsked } from '@/kit/useAsked'
 import { number, show, unitOf } from '@/kit/units'
 import { told } from '@/kit/words'
 import { useLook } from '@/setup/look'
+import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 
 const store = useSetup()
 const look = useLook()
-const asked = useAsked<FullFixing>()
+const asked = usePage<FullFixing>((setup_id) =>
+  ask(
+    api.POST('/api/v1/setups/{setup_id}/fixing', {
+      params: { path: { setup_id } },
+      body: { places: [] },
+    }),
+  ),
+)
 const plan = computed(() => asked.answer.value?.plan ?? null)
 const done = computed(() => store.kept?.setup.fixing.done ?? {})
 const left = computed(() => plan.value?.steps.filter((one) => !done.value[one.code]).length ?? 0)
 const price = computed(() => plan.value?.needs.reduce((sum, one) => sum + (one.price ?? 0), 0) ?? 0)
-
-watch(
-  () => [store.confirmed?.setup_id, store.confirmed?.revision],
-  () => {
-    const setup_id = store.confirmed?.setup_id
-    if (setup_id === undefined) return
-    void asked.put(
-      () =>
-        ask(
-          api.POST('/api/v1/setups/{setup_id}/fixing', {
-            params: { path: { setup_id } },
-            body: { places: [] },
-          }),
-        ) as Promise<FullFixing>,
-    )
-  },
-  { immediate: true },
-)
 
 function tick(code: string, event: Event): void {
   const day = new Date().toISOString().slice(0, 10)

@@ -5,12 +5,12 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { api, ask, type Conductor, type FullPower, type Thing } from '@/api/client'
 import { useAsked } from '@/kit/useAsked'
 import { show } from '@/kit/units'
-import VerdictMark from '@/kit/VerdictMark.vue'
-import { told } from '@/kit/words'
 import { wireOf, wiresOf, worstByWire } from '@/drawing/wires'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
+import TopicFindings from '@/setup/TopicFindings.vue'
+import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import { sectionsOf } from '@/setup/laidOver'
 import { withFields } from '@/setup/patch'
@@ -33,7 +33,14 @@ import { newKey, type Duty, type Power, type Wire } from './wiring'
 const store = useSetup()
 const look = useLook()
 const chosen = ref<number | null>(null)
-const asked = useAsked<FullPower>()
+const asked = usePage<FullPower>((setup_id) =>
+  ask(
+    api.POST('/api/v1/setups/{setup_id}/power', {
+      params: { path: { setup_id } },
+      body: { places: [] },
+    }),
+  ),
+)
 const laying = useAsked<Conductor>()
 const { answer: full, busy } = asked
 /** Points of a wire in hand, drawn before they are answered. */
@@ -66,23 +73,6 @@ const findings = computed(
 )
 const verdicts = computed(() => worstByWire(findings.value))
 
-watch(
-  () => [store.confirmed?.setup_id, store.confirmed?.revision],
-  () => {
-    const setup_id = store.confirmed?.setup_id
-    if (setup_id === undefined) return
-    void asked.put(
-      () =>
-        ask(
-          api.POST('/api/v1/setups/{setup_id}/power', {
-            params: { path: { setup_id } },
-            body: { places: [] },
-          }),
-        ) as Promise<FullPower>,
-    )
-  },
-  { immediate: true },
-)
 watch(
   () => store.kept?.setup_id,
   () => (chosen.value = null),
@@ -253,21 +243,14 @@ const aboard = computed(() => [...store.places.keys()])
         @change="change(chosen, $event)"
         @remove="remove(chosen)"
       />
-      <div v-else class="card found">
-        <h2>{{ findings.length ? 'What is wrong' : 'Nothing wrong with the electrics' }}</h2>
-        <ul>
-          <li v-for="one in findings" :key="one.key">
-            <VerdictMark :verdict="one.verdict" />
-            <button type="button" @click="chosen = wireOf(one.key)">
-              {{ told(one.title.text, one.title.amounts ?? [], look.units) }}
-            </button>
-            <span class="soft">{{
-              told(one.clear.text, one.clear.amounts ?? [], look.units)
-            }}</span>
-          </li>
-        </ul>
+      <TopicFindings
+        v-else
+        topic="power"
+        fine="Nothing wrong with the electrics"
+        @pick="chosen = wireOf($event.key)"
+      >
         <p class="soft">Suggestions that can be tried stand with the findings on the Bench.</p>
-      </div>
+      </TopicFindings>
     </section>
     <section ref="day" class="card day" aria-label="The day">
       <p v-if="asked.trouble.value || full?.trouble" class="stop" role="alert">
@@ -427,8 +410,7 @@ h2,
   padding: 8px;
   overflow-x: auto;
 }
-.pad,
-.found {
+.pad {
   padding: 10px 12px;
 }
 .day {
@@ -441,33 +423,6 @@ h2,
 }
 .next {
   margin-top: 14px;
-}
-.found ul {
-  margin: 6px 0;
-  padding: 0;
-  list-style: none;
-}
-.found li {
-  display: grid;
-  grid-template-columns: 58px 1fr;
-  gap: 0 6px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
-}
-.found li .soft {
-  grid-column: 2;
-  font-size: 12px;
-}
-.found button {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  font-weight: 600;
-  text-align: left;
-  cursor: pointer;
 }
 .key {
   margin: 0;

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** Sonar: where each transducer hangs, what it sees, what it meets; and the schools side by side. */
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { api, ask, type Schemas, type Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
-import { useAsked } from '@/kit/useAsked'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { show } from '@/kit/units'
@@ -12,30 +11,18 @@ import { listWords, told, trimWords } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
+import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import ConeView from './ConeView.vue'
 
 type Transducer = NonNullable<Thing['transducer']>
 const store = useSetup()
 const look = useLook()
-const asked = useAsked<Schemas['Schools']>()
+const asked = usePage<Schemas['Schools']>((setup_id) =>
+  ask(api.GET('/api/v1/setups/{setup_id}/sonar', { params: { path: { setup_id } } })),
+)
 const schools = computed(() => asked.answer.value?.schools ?? [])
 const figure = ref<HowFigure | null>(null)
-
-watch(
-  () => [store.confirmed?.setup_id, store.confirmed?.revision],
-  () => {
-    const setup_id = store.confirmed?.setup_id
-    if (setup_id === undefined) return
-    void asked.put(
-      () =>
-        ask(
-          api.GET('/api/v1/setups/{setup_id}/sonar', { params: { path: { setup_id } } }),
-        ) as Promise<Schemas['Schools']>,
-    )
-  },
-  { immediate: true },
-)
 
 const transducers = computed(() => store.figures?.sonar?.transducers ?? [])
 const names = computed(
