@@ -61,7 +61,7 @@ class Plate(Model):
 
 
 class ChainPart(Model):
-    """A part between base and thing: it weighs something, and has play."""
+    """A part between base and thing: it holds it farther out, weighs something, and has play."""
 
     part: Literal["base", "extension", "ball", "arm", "head"]
     length_m: float = Field(default=0.05, ge=0, le=2)
@@ -74,7 +74,7 @@ class Mount(Model):
 
     bolts are places on the base, [along, across]; null: so many in the usual pattern. turn_deg is
     the base's length from the bow toward port, null as the thing lies; arm_m how far out the middle
-    of its weight is held, null as it stands. `drilled` says that its
+    of its weight is held, null as its parts are long, or as it stands. `drilled` says that its
     holes are there; trips, how many times it was out at this place on a track. loads are what a
     fish, a snag, a lift or a line pull at it, where one knows better; a leash and an axle pull only
     where that is said.

@@ -52,8 +52,9 @@ class HoleFigure(Answer):
     """One hole in the hull. of: the mount (its key), the wire or nothing that it belongs to.
 
     over_m is its least height over the water, at heel_deg; spacing and edge in diameters; behind:
-    the hatch through which a hand comes, spare_m what the arm has left. needs_hand where its
-    fastener has a nut; null where there is nothing to measure.
+    the hatch through which a hand comes, spare_m what the arm has left; template: the key of the
+    one it is drilled by. needs_hand where its fastener has a nut; null where there is nothing to
+    measure.
     """
 
     name: str
@@ -68,6 +69,7 @@ class HoleFigure(Answer):
     nearest: str | None
     edge_d: float | None
     seal: Seal
+    template: str | None
     needs_hand: bool
     behind: str | None
     spare_m: float | None

@@ -6,6 +6,7 @@ from typing import Any
 import pytest
 from tests.judged import CLEAN, FULL, HOLDER_P, SCREEN, SEAT, known
 from tests.subjects.fixing.mountings import FOUR, ONE, WIDE, screen, with_fixing
+from tests.subjects.power.wirings import clips, wired_by
 
 from neat_hull.model.fixing import ChainPart, FixingPlan, Hole, Mount, PressTest, Wall
 from neat_hull.model.mount_case import CaseMount, MountCase
@@ -16,8 +17,9 @@ from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.case import mount_report
 from neat_hull.subjects.fixing.figures import Judged, judged
 from neat_hull.subjects.fixing.full import full_fixing
-from neat_hull.subjects.fixing.ledger import edge_m
+from neat_hull.subjects.fixing.ledger import edge_m, ledger
 from neat_hull.subjects.fixing.mounting import Fixed, case_of, fixed, pattern
+from neat_hull.subjects.fixing.templates import template
 from neat_hull.whole.evaluate import evaluated
 
 
@@ -203,3 +205,29 @@ def test_a_leash_and_an_axle_pull_only_where_that_is_said() -> None:
     assert axle.force_n[2] == pytest.approx(typical.AXLE_BUMP * 200.0)
     assert typical.leash_n(5.0) == pytest.approx(5.0 * 4.0 / (2 * 0.05))
     assert typical.leash_n(0.1) == typical.LEASH_LEAST_N
+
+
+def test_a_gland_has_a_template_of_its_own() -> None:
+    through = wired_by(points=clips((1.3, -0.2, 0.36), by="gland"))
+    ev = evaluated(through)
+    (hole,) = [one for one in ev.once(ledger) if one.of == "wire 1"]
+    assert hole.template is not None
+    found = template(ev, hole.template)
+    assert found.kind == "gland"
+    assert found.holes[0].d_mm == typical.GLAND_MM
+    assert found.off_middle_mm == pytest.approx(200.0)
+
+
+def test_a_chain_of_parts_holds_it_as_far_out_as_they_are_long_and_weighs() -> None:
+    def chain(arm_m: float, mass_kg: float) -> list[ChainPart]:
+        ball = ChainPart(part="ball", length_m=0.05, mass_kg=0.0, slack_deg=0.5)
+        return [ball, ChainPart(part="arm", length_m=arm_m, mass_kg=mass_kg, slack_deg=1.0)]
+
+    short, long = (told(screen(**ONE, parts=chain(arm, 0.0))).held[0] for arm in (0.05, 0.20))
+    weighs = 1.8 * GRAVITY_M_S2
+    assert short.moment_nm[1] == pytest.approx(0.8 * weighs * (0.10 + 0.15))
+    assert long.moment_nm[1] == pytest.approx(0.8 * weighs * (0.25 + 0.15))
+    heavy = told(screen(**ONE, parts=chain(0.20, 0.6))).held[0]
+    arm = 0.8 * 0.6 * GRAVITY_M_S2 * (0.05 + 0.10)
+    assert heavy.moment_nm[1] == pytest.approx(long.moment_nm[1] + arm)
+    assert told(screen(**ONE, parts=chain(0.2, 0.6))).fixed.play_deg == pytest.approx(1.5)

@@ -2225,7 +2225,7 @@ export interface components {
         };
         /**
          * ChainPart
-         * @description A part between base and thing: it weighs something, and has play.
+         * @description A part between base and thing: it holds it farther out, weighs something, and has play.
          */
         ChainPart: {
             /**
@@ -3794,8 +3794,9 @@ export interface components {
          * @description One hole in the hull. of: the mount (its key), the wire or nothing that it belongs to.
          *
          *     over_m is its least height over the water, at heel_deg; spacing and edge in diameters; behind:
-         *     the hatch through which a hand comes, spare_m what the arm has left. needs_hand where its
-         *     fastener has a nut; null where there is nothing to measure.
+         *     the hatch through which a hand comes, spare_m what the arm has left; template: the key of the
+         *     one it is drilled by. needs_hand where its fastener has a nut; null where there is nothing to
+         *     measure.
          */
         HoleFigure: {
             /** At */
@@ -3838,6 +3839,8 @@ export interface components {
              * @enum {string}
              */
             state: "factory" | "drilled" | "planned" | "filled";
+            /** Template */
+            template: string | null;
             /** Through Hull */
             through_hull: boolean;
             /** Used By */
@@ -4272,7 +4275,7 @@ export interface components {
          *
          *     bolts are places on the base, [along, across]; null: so many in the usual pattern. turn_deg is
          *     the base's length from the bow toward port, null as the thing lies; arm_m how far out the middle
-         *     of its weight is held, null as it stands. `drilled` says that its
+         *     of its weight is held, null as its parts are long, or as it stands. `drilled` says that its
          *     holes are there; trips, how many times it was out at this place on a track. loads are what a
          *     fish, a snag, a lift or a line pull at it, where one knows better; a leash and an axle pull only
          *     where that is said.

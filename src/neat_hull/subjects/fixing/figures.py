@@ -201,6 +201,7 @@ def _hole(ev: Evaluated, one: HoleAt) -> HoleFigure:
         nearest=one.nearest,
         edge_d=one.edge_d,
         seal=one.seal,
+        template=one.template,
         needs_hand=one.needs_hand,
         behind=one.behind,
         spare_m=one.spare_m,

@@ -37,6 +37,7 @@ class HoleAt:
     through_hull: bool
     needs_hand: bool
     seal: Seal = "none"
+    template: str | None = None  # the key of the one that it is drilled by
     over_m: float | None = None
     heel_deg: float = 0.0
     spacing_d: float | None = None
@@ -120,7 +121,9 @@ def _listed(ev: Evaluated) -> list[HoleAt]:
             nut = one.by == "through bolt"
             seal = one.spec.seal or "polyether"
             name = f"{one.name} {n}"
-            found.append(HoleAt(name, one.key, at, d_mm, state, one.name, False, nut, seal))
+            found.append(
+                HoleAt(name, one.key, at, d_mm, state, one.name, False, nut, seal, one.key)
+            )
     for key, route in ev.once(routes).items():
         wire = ev.setup.power.conductors[key]
         for i, by in enumerate(route.held):
@@ -137,6 +140,7 @@ def _listed(ev: Evaluated) -> list[HoleAt]:
                         ev.name(wire.end),
                         False,
                         False,
+                        template=f"wire {key} {i}",
                     )
                 )
     for name, hole in ev.setup.fixing.holes.items():

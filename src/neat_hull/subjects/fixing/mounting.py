@@ -424,14 +424,7 @@ def _situations(
         (ev.thing(i).mass_now_kg, into.point(ev.rigged.by_id[i].centre_m))
         for i in (thing_id, *_carried(ev, thing_id))
     ]
-    for part in spec.parts:
-        if part.mass_kg:
-            half = masses[0][1]
-            masses.append((part.mass_kg, (half[0] / 2, half[1] / 2, max(half[2], 0.0) / 2)))
-    held_m = held_out_m(masses)
-    if spec.arm_m is not None and held_m > 0:
-        nearer = spec.arm_m / held_m
-        masses = [(mass, (nearer * u, nearer * v, nearer * n)) for mass, (u, v, n) in masses]
+    masses = _held_out(spec, masses, ev.thing(thing_id))
     thing = ev.thing(thing_id)
     if thing.part == "seat":
         return _sat_on(ev, masses[0][1])
@@ -497,6 +490,30 @@ def _sat_on(ev: Evaluated, seat: Point) -> list[Loading]:
             "dropped into", "snatch", (0.2 * weighs, 0.3 * weighs, -typical.DROP_IN * weighs), spot
         ),
     ]
+
+
+def _held_out(
+    spec: Mount, masses: list[tuple[float, Point]], thing: Thing
+) -> list[tuple[float, Point]]:
+    """As far out as the arm or the chain holds it, the same way, with the parts of the chain on
+    the way there."""
+    long_m = sum(part.length_m for part in spec.parts)
+    stands_m = held_out_m(masses)
+    if stands_m <= 0:
+        return masses
+    out_m = spec.arm_m or (long_m + thing.height_m / 2 if long_m else stands_m)
+    total = sum(mass for mass, _ in masses)
+    way = [sum(mass * spot[n] for mass, spot in masses) / total / stands_m for n in range(3)]
+    scale = out_m / stands_m
+    found = [(mass, (scale * u, scale * v, scale * n)) for mass, (u, v, n) in masses]
+    along = 0.0
+    for part in spec.parts:
+        share = (along + part.length_m / 2) / long_m if long_m else 0.5
+        along += part.length_m
+        if part.mass_kg:
+            far = share * (min(long_m, out_m) if long_m else out_m)
+            found.append((part.mass_kg, (far * way[0], far * way[1], far * way[2])))
+    return found
 
 
 def held_out_m(masses: Sequence[tuple[float, Point]]) -> float:

@@ -13,6 +13,8 @@ const props = defineProps<{
   own: Readonly<Record<string, Hole>>
   bow_x_m: number
   units: Units
+  /** where a template is, by its key */
+  template: (key: string) => string
 }>()
 const emit = defineEmits<{ hole: [name: string, fields: Partial<Hole> | null] }>()
 
@@ -34,6 +36,12 @@ function add(): void {
   name.value = ''
 }
 const pick = (event: Event) => (event.target as HTMLSelectElement).value
+/** Whose it is, and what seals it; a tube is its own. */
+function whose(one: HoleFigure): string {
+  const user = one.used_by === null ? 'used by nothing' : `for ${one.used_by}`
+  const parts = [one.used_by === one.name ? '' : user, one.seal === 'none' ? '' : one.seal]
+  return parts.filter(Boolean).join(', ')
+}
 const hand = (one: HoleFigure) =>
   !one.needs_hand
     ? 'not needed'
@@ -53,18 +61,18 @@ const hand = (one: HoleFigure) =>
           <th>state</th>
           <th class="num">across</th>
           <th class="num">over the water</th>
-          <th class="num">at heel</th>
           <th class="num">to the next, diameters</th>
           <th class="num">to an edge</th>
-          <th>sealed with</th>
           <th>a hand behind</th>
-          <th>used by</th>
           <th />
         </tr>
       </thead>
       <tbody data-testid="holes">
         <tr v-for="one in holes" :key="one.name + one.of">
-          <th scope="row">{{ one.name }}</th>
+          <th scope="row">
+            <VerdictMark :verdict="one.verdict" bare /> {{ one.name }}
+            <small>{{ whose(one) }}</small>
+          </th>
           <td>
             <select
               v-if="own[one.name]"
@@ -77,8 +85,10 @@ const hand = (one: HoleFigure) =>
             <template v-else>{{ one.state }}</template>
           </td>
           <td class="num">{{ show(one.d_mm / 1000, 'thin', units) }}</td>
-          <td class="num">{{ one.over_m === null ? '—' : show(one.over_m, 'length', units) }}</td>
-          <td class="num">{{ Math.abs(one.heel_deg).toFixed(0) }}°</td>
+          <td class="num">
+            {{ one.over_m === null ? '—' : show(one.over_m, 'length', units) }}
+            <small v-if="one.over_m !== null">at {{ Math.abs(one.heel_deg).toFixed(0) }}°</small>
+          </td>
           <td class="num">
             {{
               one.spacing_d === null ? '—' : one.spacing_d > 99 ? 'far' : one.spacing_d.toFixed(1)
@@ -87,11 +97,9 @@ const hand = (one: HoleFigure) =>
           <td class="num">
             {{ one.edge_d === null ? '—' : one.edge_d > 99 ? 'far' : one.edge_d.toFixed(1) }}
           </td>
-          <td>{{ one.seal }}</td>
           <td>{{ hand(one) }}</td>
-          <td>{{ one.used_by ?? 'nothing' }}</td>
           <td>
-            <VerdictMark :verdict="one.verdict" />
+            <a v-if="one.template" :href="template(one.template)" target="_blank">template</a>
             <button
               v-if="own[one.name]"
               type="button"
@@ -145,6 +153,10 @@ const hand = (one: HoleFigure) =>
 
 <style scoped src="./tables.css"></style>
 <style scoped>
+a {
+  margin-left: 8px;
+  color: var(--pick);
+}
 .add {
   display: flex;
   flex-wrap: wrap;

@@ -24,8 +24,7 @@ const PLATE: Schemas['Plate'] = {
   width_m: 0.08,
   thickness_mm: 3,
 }
-const slack = computed(() => props.spec?.parts?.reduce((sum, one) => sum + one.slack_deg, 0) ?? 0)
-
+const parts = computed(() => props.spec?.parts ?? [])
 const LOADS: Record<string, string> = {
   fish: 'a fish pulls',
   snag: 'a snag pulls',
@@ -47,15 +46,12 @@ function setPlate(fields: Partial<Schemas['Plate']>): void {
 function setLoad(of: string, newtons: number | null): void {
   emit('change', { by: props.mount.by, loads: { [of]: newtons } as Mount['loads'] })
 }
-/** Play of all that stands between base and thing, kept as one arm. */
-function setSlack(slack_deg: number): void {
-  const parts = props.spec?.parts ?? []
-  const [first, ...rest] = parts
-  const usual: Schemas['ChainPart'] = { part: 'arm', length_m: 0, mass_kg: 0, slack_deg: 0 }
-  const others = rest.reduce((sum, one) => sum + one.slack_deg, 0)
-  emit('change', {
-    parts: [{ ...usual, ...first, slack_deg: Math.max(0, slack_deg - others) }, ...rest],
-  })
+function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void {
+  const rows = parts.value.map((one) => ({ ...one }))
+  if (!fields) rows.splice(at, 1)
+  else if (at < rows.length) rows[at] = { ...rows[at]!, ...fields }
+  else rows.push({ part: 'arm', length_m: 0.05, mass_kg: 0.1, slack_deg: 0, ...fields })
+  emit('change', { by: props.mount.by, parts: rows })
 }
 </script>
 
@@ -134,16 +130,6 @@ function setSlack(slack_deg: number): void {
         :units="units"
         testid="mount-turn"
         @update:model-value="emit('change', { by: mount.by, turn_deg: $event })"
-    /></label>
-    <label
-      >Slack in its parts
-      <QuantityInput
-        :model-value="slack"
-        label="Slack of ball, arm and head together"
-        kind="angle"
-        :units="units"
-        testid="mount-slack"
-        @update:model-value="setSlack"
     /></label>
     <template v-if="bolted && mount.by !== 'track bolt'">
       <label
@@ -251,6 +237,59 @@ function setSlack(slack_deg: number): void {
         :testid="`load-${one.of}`"
         @update:model-value="setLoad(one.of, $event)"
     /></label>
+    <div v-for="(one, i) in parts" :key="i" class="chain">
+      <label
+        >Part {{ i + 1 }}
+        <select
+          :value="one.part"
+          :aria-label="`Part ${i + 1}`"
+          @change="setPart(i, { part: pick($event) as Schemas['ChainPart']['part'] })"
+        >
+          <option v-for="kind in CHOICES.ChainPart.part" :key="kind">{{ kind }}</option>
+        </select></label
+      >
+      <label
+        >long
+        <QuantityInput
+          :model-value="one.length_m"
+          :label="`Part ${i + 1}: length`"
+          kind="length"
+          :units="units"
+          :testid="`part-long-${i}`"
+          @update:model-value="setPart(i, { length_m: $event })"
+      /></label>
+      <label
+        >weighs
+        <QuantityInput
+          :model-value="one.mass_kg"
+          :label="`Part ${i + 1}: weight`"
+          kind="mass"
+          :digits="2"
+          :units="units"
+          @update:model-value="setPart(i, { mass_kg: $event })"
+      /></label>
+      <label
+        >slack
+        <QuantityInput
+          :model-value="one.slack_deg"
+          :label="`Part ${i + 1}: slack`"
+          kind="angle"
+          :units="units"
+          :testid="`part-slack-${i}`"
+          @update:model-value="setPart(i, { slack_deg: $event })"
+      /></label>
+      <button
+        type="button"
+        class="small"
+        :aria-label="`Part ${i + 1}: take it out`"
+        @click="setPart(i, null)"
+      >
+        ×
+      </button>
+    </div>
+    <button type="button" class="small" data-testid="part-add" @click="setPart(parts.length, {})">
+      A part between base and item
+    </button>
     <button v-if="!mount.usual" type="button" class="small" @click="emit('forget')">
       As is usual
     </button>
@@ -267,6 +306,13 @@ function setSlack(slack_deg: number): void {
 </template>
 
 <style scoped>
+.chain {
+  display: flex;
+  flex-wrap: wrap;
+  flex-basis: 100%;
+  gap: 4px 8px;
+  align-items: end;
+}
 .form {
   display: flex;
   flex-wrap: wrap;

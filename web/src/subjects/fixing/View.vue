@@ -74,8 +74,8 @@ function take(way: Schemas['WhatIf']): void {
   const one = mount.value
   if (one) change({ by: one.by, ...(way.fields as Partial<Schemas['Mount']>) })
 }
-const template = (form: string, inside = false) =>
-  `/api/v1/setups/${store.kept?.setup_id}/fixing/template?key=${encodeURIComponent(chosen.value ?? '')}&form=${form}` +
+const template = (key: string, form = 'pdf', inside = false) =>
+  `/api/v1/setups/${store.kept?.setup_id}/fixing/template?key=${encodeURIComponent(key)}&form=${form}` +
   (inside ? '&inside=true' : '')
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
@@ -171,6 +171,7 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
           :own="plan.holes"
           :bow_x_m="bow_x_m"
           :units="look.units"
+          :template="template"
           @hole="(name, fields) => store.putFixing({ holes: { [name]: fields } })"
         />
       </div>
@@ -217,10 +218,10 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
         </template>
         <p v-if="BOLTED.has(mount.by)" class="links">
           Template, one to one:
-          <a :href="template('pdf')" target="_blank" data-testid="template-pdf">PDF</a>
-          <a :href="template('svg')" target="_blank">SVG</a>
-          <a :href="template('dxf')">DXF</a>
-          <a :href="template('pdf', true)" target="_blank">PDF from inside</a>
+          <a :href="template(mount.key)" target="_blank" data-testid="template-pdf">PDF</a>
+          <a :href="template(mount.key, 'svg')" target="_blank">SVG</a>
+          <a :href="template(mount.key, 'dxf')">DXF</a>
+          <a :href="template(mount.key, 'pdf', true)" target="_blank">PDF from inside</a>
         </p>
       </div>
       <TopicFindings
