@@ -12,7 +12,8 @@ from neat_hull.rig.subject import Tries, Work, named_in
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.figures import Judged, judged, wobble_key
 from neat_hull.subjects.fixing.holding import plate_side_needed_m
-from neat_hull.subjects.fixing.mounting import DRILLED, held_out_m, mounted
+from neat_hull.subjects.fixing.mounting import DRILLED, mounted
+from neat_hull.subjects.fixing.pulling import held_out_m
 
 _STEP_M = 0.01  # plates are cut to whole centimetres
 PLATE_MM = 3.0
