@@ -13,7 +13,7 @@ from neat_hull.files.template_svg import template_svg
 from neat_hull.files.wall_sheet import Paper, Units
 from neat_hull.files.work_sheet import work_sheet
 from neat_hull.model.base import Answer
-from neat_hull.model.fixing_figures import FullFixing
+from neat_hull.model.fixing_figures import FullFixing, WorkPlan
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.fixing.full import full_fixing
 from neat_hull.subjects.fixing.plan import work_plan
@@ -62,6 +62,12 @@ def drilling_template(
     if form == "svg":
         return _file(template_svg(one), "image/svg+xml", "template.svg")
     return _file(template_dxf(one), "image/vnd.dxf", "template.dxf")
+
+
+@router.get("/fixing/work")
+def plan(setup_id: SetupId, db: Db) -> WorkPlan:
+    """The plan of the work."""
+    return work_plan(evaluated(load_setup(db, setup_id).setup))
 
 
 @router.get("/fixing/work.pdf")

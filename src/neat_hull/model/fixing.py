@@ -19,6 +19,7 @@ FastenBy = Literal[
 ]
 BoltSize = Literal["M4", "M5", "M6", "M8", "#8", "#10", "1/4", "5/16"]
 Stuff = Literal["aluminium", "HDPE", "plywood", "stainless"]
+HoleState = Literal["factory", "drilled", "planned", "filled"]
 Seal = Literal["none", "butyl", "polyether", "gasket"]
 Load = Literal["fish", "snag", "lift", "pull", "leash", "axle"]
 Small = Annotated[float, Field(ge=0.004, le=2)]
@@ -109,7 +110,7 @@ class Hole(Model):
     y_m: float = Field(ge=-2, le=2)
     z_m: float = Field(ge=-1, le=3)
     d_mm: float = Field(ge=1, le=150)
-    state: Literal["factory", "drilled", "planned", "filled"] = "drilled"
+    state: HoleState = "drilled"
     used_by: ThingId | None = None
     through_hull: bool = False
     seal: Seal = "polyether"

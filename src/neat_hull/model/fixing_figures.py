@@ -3,7 +3,7 @@
 from typing import Literal
 
 from neat_hull.model.base import Answer, Point
-from neat_hull.model.fixing import BoltSize, FastenBy, Load, Plate, Region, Seal
+from neat_hull.model.fixing import BoltSize, FastenBy, HoleState, Load, Plate, Region, Seal
 from neat_hull.model.mount_case import Duration
 from neat_hull.model.said import Said, Verdict
 
@@ -49,7 +49,8 @@ class MountFigure(Answer):
 
 
 class HoleFigure(Answer):
-    """One hole in the hull. of: the mount (its key), the wire or nothing that it belongs to.
+    """One hole in the hull. thing_id: the item whose mount or wire it is of, null of a fitting's or
+    of nothing's; of_wire: the electrics judge it.
 
     over_m is its least height over the water, at heel_deg; spacing and edge in diameters; behind:
     the hatch through which a hand comes, spare_m what the arm has left; template: the key of the
@@ -58,10 +59,11 @@ class HoleFigure(Answer):
     """
 
     name: str
-    of: str
+    thing_id: int | None
+    of_wire: bool
     at: Point
     d_mm: float
-    state: Literal["factory", "drilled", "planned", "filled"]
+    state: HoleState
     used_by: str | None
     over_m: float | None
     heel_deg: float
@@ -130,8 +132,6 @@ class SituationFigure(Answer):
     sink_mm: float
     wall_mpa: float
     checks: list[Check]
-    least: float
-    governs: CheckName | None
 
 
 class WhatIf(Answer):
@@ -199,6 +199,7 @@ class WorkPlan(Answer):
     bits_mm: list[float]
     tools: list[str]
     needs: list[Need]
+    cautions: list[str]
     trouble: str | None
 
 
@@ -209,4 +210,3 @@ class FullFixing(Answer):
     walls: list[WallFigure]
     plan: WorkPlan
     regrets: list[Said]
-    cautions: list[str]

@@ -4,8 +4,8 @@ from math import cos, radians, sin
 from typing import Any
 
 import pytest
-from tests.judged import CLEAN, FULL, HOLDER_P, SCREEN, SEAT, known
-from tests.subjects.fixing.mountings import FOUR, ONE, WIDE, screen, with_fixing
+from tests.judged import CLEAN, FULL, HOLDER_P, SCREEN, SEAT, boat, known
+from tests.subjects.fixing.mountings import FOUR, ONE, WIDE, screen, tank, with_fixing
 from tests.subjects.power.wirings import clips, wired_by
 
 from neat_hull.model.fixing import ChainPart, FixingPlan, Hole, Mount, PressTest, Wall
@@ -19,8 +19,9 @@ from neat_hull.subjects.fixing.figures import Judged, judged
 from neat_hull.subjects.fixing.full import full_fixing
 from neat_hull.subjects.fixing.ledger import edge_m, ledger
 from neat_hull.subjects.fixing.mounting import Fixed, case_of, fixed, pattern
+from neat_hull.subjects.fixing.moves import works
 from neat_hull.subjects.fixing.templates import template
-from neat_hull.whole.evaluate import evaluated
+from neat_hull.whole.evaluate import evaluate, evaluated
 
 
 def one(setup: Setup, thing_id: int = WIDE) -> Fixed:
@@ -210,7 +211,7 @@ def test_a_leash_and_an_axle_pull_only_where_that_is_said() -> None:
 def test_a_gland_has_a_template_of_its_own() -> None:
     through = wired_by(points=clips((1.3, -0.2, 0.36), by="gland"))
     ev = evaluated(through)
-    (hole,) = [one for one in ev.once(ledger) if one.of == "wire 1"]
+    (hole,) = [one for one in ev.once(ledger) if one.of_wire]
     assert hole.template is not None
     found = template(ev, hole.template)
     assert found.kind == "gland"
@@ -231,3 +232,28 @@ def test_a_chain_of_parts_holds_it_as_far_out_as_they_are_long_and_weighs() -> N
     arm = 0.8 * 0.6 * GRAVITY_M_S2 * (0.05 + 0.10)
     assert heavy.moment_nm[1] == pytest.approx(long.moment_nm[1] + arm)
     assert told(screen(**ONE, parts=chain(0.2, 0.6))).fixed.play_deg == pytest.approx(1.5)
+
+
+def test_a_handle_called_by_a_number_is_not_taken_for_the_item_of_that_number() -> None:
+    handle = next(one for one in CLEAN.boat.fittings if one.kind == "handle")
+    called = handle.model_copy(update={"name": str(WIDE)})
+    rows = [called if one is handle else one for one in CLEAN.boat.fittings]
+    setup = boat(screen(**ONE), fittings=rows)
+    plan = setup.fixing.model_copy(update={"fittings": {str(WIDE): Mount(by="screw")}})
+    ev = evaluated(setup.model_copy(update={"fixing": plan}))
+    keys = [row.key for row in ev.once(fixed)]
+    assert len(set(keys)) == len(keys)
+    found = next(one for one in evaluate(ev.setup).findings if one.code == "fixing-breaks"
+                 and one.thing_id is None)  # fmt: skip
+    ways = list(works(ev, found))
+    assert ways
+    for way in ways:
+        assert list(way.fields["fixing"]) == ["fittings"]  # type: ignore[arg-type]
+
+
+def test_a_pad_quiets_a_pump_as_its_finding_says() -> None:
+    loud = tank(draw={"watts": 10.0, "own_cells": True})
+    quiet = with_fixing(loud, mounts={WIDE: Mount(pad=True)})
+    codes = [[one.code for one in evaluate(setup).findings] for setup in (loud, quiet)]
+    assert "noise-hums" in codes[0]
+    assert "noise-hums" not in codes[1]

@@ -649,6 +649,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/fixing/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan
+         * @description The plan of the work.
+         */
+        get: operations["plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/fixing/work.pdf": {
         parameters: {
             query?: never;
@@ -3572,8 +3592,6 @@ export interface components {
          * @description The mounts in full, the walls, and the plan of the work.
          */
         FullFixing: {
-            /** Cautions */
-            cautions: string[];
             /** Mounts */
             mounts: components["schemas"]["MountDetail"][];
             plan: components["schemas"]["WorkPlan"];
@@ -3791,7 +3809,8 @@ export interface components {
         };
         /**
          * HoleFigure
-         * @description One hole in the hull. of: the mount (its key), the wire or nothing that it belongs to.
+         * @description One hole in the hull. thing_id: the item whose mount or wire it is of, null of a fitting's or
+         *     of nothing's; of_wire: the electrics judge it.
          *
          *     over_m is its least height over the water, at heel_deg; spacing and edge in diameters; behind:
          *     the hatch through which a hand comes, spare_m what the arm has left; template: the key of the
@@ -3821,8 +3840,8 @@ export interface components {
             nearest: string | null;
             /** Needs Hand */
             needs_hand: boolean;
-            /** Of */
-            of: string;
+            /** Of Wire */
+            of_wire: boolean;
             /** Over M */
             over_m: number | null;
             /**
@@ -3841,6 +3860,8 @@ export interface components {
             state: "factory" | "drilled" | "planned" | "filled";
             /** Template */
             template: string | null;
+            /** Thing Id */
+            thing_id: number | null;
             /** Through Hull */
             through_hull: boolean;
             /** Used By */
@@ -5703,10 +5724,6 @@ export interface components {
                 number,
                 number
             ];
-            /** Governs */
-            governs: ("bolt" | "hold" | "bearing" | "tear" | "twist" | "punch" | "wall" | "peel" | "bond_shear") | null;
-            /** Least */
-            least: number;
             /** Moment Nm */
             moment_nm: [
                 number,
@@ -6691,6 +6708,8 @@ export interface components {
         WorkPlan: {
             /** Bits Mm */
             bits_mm: number[];
+            /** Cautions */
+            cautions: string[];
             /** Finish Min */
             finish_min: number;
             /** Hands Min */
@@ -8574,6 +8593,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TemplateKey"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkPlan"];
                 };
             };
             /** @description Not Found */

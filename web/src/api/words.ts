@@ -832,17 +832,6 @@ export const CHOICES = {
       "snatch",
       "minutes",
       "days"
-    ],
-    "governs": [
-      "bolt",
-      "hold",
-      "bearing",
-      "tear",
-      "twist",
-      "punch",
-      "wall",
-      "peel",
-      "bond_shear"
     ]
   },
   "SonarFigure": {

@@ -190,7 +190,8 @@ def _hole(ev: Evaluated, one: HoleAt) -> HoleFigure:
         words.append("watch")
     return HoleFigure(
         name=one.name,
-        of=one.of,
+        thing_id=one.thing_id,
+        of_wire=one.of_wire,
         at=one.at,
         d_mm=one.d_mm,
         state=one.state,

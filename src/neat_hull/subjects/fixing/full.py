@@ -27,10 +27,9 @@ from neat_hull.subjects.fixing.figures import (
     wobble_key,
 )
 from neat_hull.subjects.fixing.holding import Held
-from neat_hull.subjects.fixing.mounting import Fixed, radius_m, refixed
+from neat_hull.subjects.fixing.mounting import Fixed, radius_m, refixed, skins_mm
 from neat_hull.subjects.fixing.moves import bettered, plate_needed_m, specified
 from neat_hull.subjects.fixing.plan import work_plan
-from neat_hull.subjects.fixing.rules import DRILLING, MAKER
 
 
 def full_fixing(ev: Evaluated) -> FullFixing:
@@ -40,7 +39,6 @@ def full_fixing(ev: Evaluated) -> FullFixing:
         walls=walls(ev),
         plan=work_plan(ev),
         regrets=_regrets(ev),
-        cautions=[MAKER, DRILLING],
     )
 
 
@@ -53,11 +51,12 @@ def walls(ev: Evaluated) -> list[WallFigure]:
     found = []
     for region in regions:
         wall = plan.walls.get(region, Wall())
+        thick, core = skins_mm(wall, stuff)
         found.append(
             WallFigure(
                 region=region,
-                thickness_mm=wall.thickness_mm or stuff.thickness_mm,
-                core_mm=stuff.core_mm if wall.core_mm is None else wall.core_mm,
+                thickness_mm=thick,
+                core_mm=core,
                 radius_m=radius_m(ev, region),
                 thickness_usual=wall.thickness_mm is None,
                 measured=wall.pressed is not None,
@@ -128,8 +127,6 @@ def _situation(ev: Evaluated, fix: Fixed, held: Held) -> SituationFigure:
             Check(name=name, safety=value, verdict=ev.table[JUDGED_BY[name]].verdict(value))
             for name, value in checks_of(fix, held).items()
         ],
-        least=held.least,
-        governs=held.governs,
     )
 
 

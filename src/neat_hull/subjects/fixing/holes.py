@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from math import dist, inf, radians, sqrt, tan
 
 from neat_hull.model.base import Point
-from neat_hull.model.mount_case import CaseHatch, CaseHole, CaseWater, HandReach, MountCase
+from neat_hull.model.mount_case import CaseHatch, CaseWater, HandReach, MountCase
 
 
 @dataclass(frozen=True)
@@ -37,7 +37,11 @@ def _hole(case: MountCase, i: int) -> HoleFigure:
     assert rules is not None, "required before"
     height, lowest = _least([(height_m(one.at_m, water), water.name) for water in case.waters])
     spacing, nearest = _least(
-        [(spacing_d(one, other), other.name) for j, other in enumerate(case.holes) if j != i]
+        [
+            (spacing_d(one.at_m, one.d_mm, other.at_m, other.d_mm), other.name)
+            for j, other in enumerate(case.holes)
+            if j != i
+        ]
     )
     spare, behind = most_spare(one.at_m, case.hatches, case.reach)
     edge = None if one.edge_m is None else 1000 * one.edge_m / one.d_mm
@@ -61,9 +65,9 @@ def height_m(at: Point, water: CaseWater) -> float:
     return over / sqrt(1 + trim * trim + heel * heel)
 
 
-def spacing_d(one: CaseHole, other: CaseHole) -> float:
+def spacing_d(at: Point, d_mm: float, other: Point, other_mm: float) -> float:
     """Between middles, in diameters of the larger."""
-    return 1000 * dist(one.at_m, other.at_m) / max(one.d_mm, other.d_mm)
+    return 1000 * dist(at, other) / max(d_mm, other_mm)
 
 
 def most_spare(

@@ -1,27 +1,22 @@
 """Every hole in the hull that a setup knows of: of mounts, of wires, and those one has noted."""
 
+from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from math import dist, hypot
-from typing import Literal
+from math import hypot
 
 import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import FlushTube, Hatch
-from neat_hull.model.fixing import Seal
-from neat_hull.model.mount_case import CaseHatch, HandReach
+from neat_hull.model.fixing import HoleState, Seal
+from neat_hull.model.mount_case import CaseHatch
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.demands.figures import over_water
 from neat_hull.subjects.fixing import typical
-from neat_hull.subjects.fixing.holes import most_spare
+from neat_hull.subjects.fixing.holes import most_spare, spacing_d
 from neat_hull.subjects.fixing.mounting import fixed
 from neat_hull.subjects.power.figures import routes
-
-State = Literal["factory", "drilled", "planned", "filled"]
-# How far one reaches through a mouth: a hand and forearm, then the upper arm; usual, a little less
-# than segments give, for the nut that the fingers hold.
-REACH = (HandReach(mouth_m=0.10, reach_m=0.36), HandReach(mouth_m=0.18, reach_m=0.62))
 
 
 @dataclass(frozen=True)
@@ -29,13 +24,14 @@ class HoleAt:
     """A hole, where it is, whose, and what can be measured at it; see `HoleFigure`."""
 
     name: str
-    of: str
     at: Point
     d_mm: float
-    state: State
+    state: HoleState
     used_by: str | None
-    through_hull: bool
-    needs_hand: bool
+    thing_id: int | None = None
+    of_wire: bool = False
+    through_hull: bool = False
+    needs_hand: bool = False
     seal: Seal = "none"
     template: str | None = None  # the key of the one that it is drilled by
     over_m: float | None = None
@@ -67,7 +63,7 @@ def ledger(ev: Evaluated) -> list[HoleAt]:
             (None, 0.0) if not seen else min((float(heights[n]), heel) for heel, heights in seen)
         )
         spacing, nearest = _nearest(found, n)
-        spare, behind = most_spare(one.at, hatches, REACH)
+        spare, behind = most_spare(one.at, hatches, typical.REACH)
         rows.append(
             replace(
                 one,
@@ -102,7 +98,7 @@ def edge_m(hull: Hull, at: Point) -> float:
 def _nearest(found: list[HoleAt], n: int) -> tuple[float | None, str | None]:
     one = found[n]
     others = [
-        (1000 * dist(one.at, other.at) / max(one.d_mm, other.d_mm), other.name)
+        (spacing_d(one.at, one.d_mm, other.at, other.d_mm), other.name)
         for m, other in enumerate(found)
         if m != n and other.state != "filled"
     ]
@@ -110,66 +106,57 @@ def _nearest(found: list[HoleAt], n: int) -> tuple[float | None, str | None]:
 
 
 def _listed(ev: Evaluated) -> list[HoleAt]:
-    found: list[HoleAt] = []
+    return [*_of_mounts(ev), *_of_wires(ev), *_noted(ev), *_of_tubes(ev)]
+
+
+def _of_mounts(ev: Evaluated) -> Iterator[HoleAt]:
     for one in ev.once(fixed):
         d_mm = typical.hole_mm(one.by, one.geometry.size)
         if one.spec.by is None or not one.drills or d_mm is None:  # what is usual is a guess
             continue
-        state: State = "drilled" if one.spec.drilled else "planned"
         for n, spot in enumerate(one.geometry.bolts_m, start=1):
-            at = one.on_boat(spot)
-            nut = one.by == "through bolt"
-            seal = one.spec.seal or "polyether"
-            name = f"{one.name} {n}"
-            found.append(
-                HoleAt(name, one.key, at, d_mm, state, one.name, False, nut, seal, one.key)
+            yield HoleAt(
+                f"{one.name} {n}",
+                one.on_boat(spot),
+                d_mm,
+                "drilled" if one.spec.drilled else "planned",
+                one.name,
+                thing_id=one.thing_id,
+                needs_hand=one.by == "through bolt",
+                seal=one.spec.seal or "polyether",
+                template=one.key,
             )
+
+
+def _of_wires(ev: Evaluated) -> Iterator[HoleAt]:
     for key, route in ev.once(routes).items():
-        wire = ev.setup.power.conductors[key]
+        end = ev.setup.power.conductors[key].end
         for i, by in enumerate(route.held):
-            if by in ("gland", "hole"):
-                d_mm = typical.GLAND_MM if by == "gland" else typical.PLUG_MM
-                name = f"{by} of {ev.name(wire.end)}"
-                found.append(
-                    HoleAt(
-                        name,
-                        f"wire {key}",
-                        route.points[i + 1],
-                        d_mm,
-                        "drilled",
-                        ev.name(wire.end),
-                        False,
-                        False,
-                        template=f"wire {key} {i}",
-                    )
+            d_mm = typical.wire_hole_mm(by)
+            if d_mm is not None:
+                name, spot = f"{by} of {ev.name(end)}", route.points[i + 1]
+                template = f"wire {key} {i}"
+                yield HoleAt(
+                    name, spot, d_mm, "drilled", ev.name(end), end, of_wire=True, template=template
                 )
+
+
+def _noted(ev: Evaluated) -> Iterator[HoleAt]:
     for name, hole in ev.setup.fixing.holes.items():
-        aboard = hole.used_by is not None and hole.used_by in ev.setup.places
-        user = ev.name(hole.used_by) if aboard and hole.used_by is not None else None
-        found.append(
-            HoleAt(
-                name,
-                "",
-                (hole.x_m, hole.y_m, hole.z_m),
-                hole.d_mm,
-                hole.state,
-                user,
-                hole.through_hull,
-                False,
-            )
+        user = hole.used_by if hole.used_by in ev.setup.places else None
+        yield HoleAt(
+            name,
+            (hole.x_m, hole.y_m, hole.z_m),
+            hole.d_mm,
+            hole.state,
+            None if user is None else ev.name(user),
+            thing_id=user,
+            through_hull=hole.through_hull,
         )
+
+
+def _of_tubes(ev: Evaluated) -> Iterator[HoleAt]:
     for tube in ev.setup.boat.fittings:
         if isinstance(tube, FlushTube):
-            found.append(
-                HoleAt(
-                    tube.name,
-                    "",
-                    (tube.x_m, tube.y_m, tube.z_m),
-                    typical.TUBE_MM,
-                    "factory",
-                    tube.name,
-                    False,
-                    False,
-                )
-            )
-    return found
+            spot = tube.x_m, tube.y_m, tube.z_m
+            yield HoleAt(tube.name, spot, typical.TUBE_MM, "factory", tube.name)

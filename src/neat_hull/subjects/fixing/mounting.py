@@ -103,8 +103,8 @@ class Fixed:
 
     @property
     def key(self) -> str:
-        """What it is called in keys."""
-        return str(self.thing_id) if self.thing_id is not None else self.fitting or ""
+        """What it is called in keys; a fitting may be called by a number too."""
+        return f"fitting {self.fitting}" if self.thing_id is None else str(self.thing_id)
 
     @property
     def drills(self) -> bool:
@@ -147,13 +147,9 @@ def _known(ev: Evaluated) -> list[Fixed] | None:
     return before.once(fixed) if all(a is b or a == b for a, b in pairs) else None
 
 
+@lru_cache(maxsize=512)
 def mounted(geometry: Geometry) -> Mounted:
     """The mount made ready, once for each geometry."""
-    return _mounted(geometry)
-
-
-@lru_cache(maxsize=512)
-def _mounted(geometry: Geometry) -> Mounted:
     return Mounted(case_of(geometry, "mount", [], None))
 
 
@@ -209,7 +205,8 @@ def refixed(ev: Evaluated, one: Fixed, spec: Mount) -> Fixed:
         new = _thing_by(ev, one.thing_id, spec)
         assert new is not None, "a described mount is one"
         return new
-    return next(new for new in _of_fittings(ev, {one.key: spec}) if new.key == one.key)
+    specs = {one.fitting or "": spec}
+    return next(new for new in _of_fittings(ev, specs) if new.key == one.key)
 
 
 def _in_its_own(place: Place, under: Fitting | None) -> bool:
@@ -263,7 +260,7 @@ def geometry_of(
     )
     length, width = _base_m(spec, by, thing, shape)
     size = spec.size or ("M6" if by == "track bolt" else "M5")
-    count = spec.count or (1 if by == "track bolt" else 4)
+    count = _count(spec, by)
     bolts: tuple[tuple[float, float], ...] = ()
     if by in BOLTED:
         chosen = spec.bolts or pattern(count, length, width, shape)
@@ -274,9 +271,7 @@ def geometry_of(
         plate = ("aluminium", long_m, max(typical.TRACK_WIDE_M, under.width_m), typical.TRACK_MM)
     stuff = typical.WALLS[plan.material]
     wall = plan.walls.get(region, Wall())
-    thick = wall.thickness_mm or stuff.thickness_mm
-    core = stuff.core_mm if wall.core_mm is None else wall.core_mm
-    core = core if core < thick else 0.0
+    thick, core = skins_mm(wall, stuff)
     return Geometry(
         by=by,
         size=size,
@@ -298,6 +293,10 @@ def geometry_of(
             typical.heat(stuff, plan.deck_c),
         ),
     )
+
+
+def _count(spec: Mount, by: FastenBy) -> int:
+    return spec.count or (1 if by == "track bolt" else 4)
 
 
 def _plate_key(plate: Plate) -> tuple[Stuff, float, float, float]:
@@ -332,6 +331,14 @@ def pattern(
         return [(-u, -v), (-u, v), (u, -v), (u, v)]
     turns = (2 * pi * k / count for k in range(count))
     return [(u * cos(turn), v * sin(turn)) for turn in turns]
+
+
+def skins_mm(wall: Wall, stuff: typical.WallStuff) -> tuple[float, float]:
+    """Thickness of a wall and of the core in it, as is usual where nobody says; a core that has no
+    room in what one says is none."""
+    thick = wall.thickness_mm or stuff.thickness_mm
+    core = stuff.core_mm if wall.core_mm is None else wall.core_mm
+    return thick, core if core < thick else 0.0
 
 
 def radius_m(ev: Evaluated, region: Region) -> float:
@@ -380,13 +387,12 @@ def pressed_radius_m(wall: Wall, stuff: typical.WallStuff) -> float:
     test = wall.pressed
     if test is None:
         raise InputError("pressed", None, "has not been pressed")
-    thick = wall.thickness_mm or stuff.thickness_mm
-    core = stuff.core_mm if wall.core_mm is None else wall.core_mm
+    thick, core = skins_mm(wall, stuff)
     return _pressed(
         stuff.e_mpa,
         stuff.nu,
         thick,
-        core if core < thick else 0.0,
+        core,
         test.base_m,
         test.pull_n * test.arm_m,
         test.tilt_deg,
@@ -399,7 +405,7 @@ def play_deg(spec: Mount, by: FastenBy, thing: Thing | None) -> float:
     base = spec.length_m or (
         typical.BALL_BASE_M if thing and thing.fixing.by == "ball" else typical.BASE_M[0]
     )
-    count = spec.count or (1 if by == "track bolt" else 4)
+    count = _count(spec, by)
     across = base / 2 if count == 1 else 0.72 * base
     slot = 0.0 if spec.slack_mm is None else degrees(spec.slack_mm * MM / across)
     return slot + sum(part.slack_deg for part in spec.parts)

@@ -14,13 +14,12 @@ from neat_hull.subjects.fixing.figures import Judged, judged, wobble_key
 from neat_hull.subjects.fixing.holding import plate_side_needed_m
 from neat_hull.subjects.fixing.mounting import DRILLED, mounted
 from neat_hull.subjects.fixing.pulling import held_out_m
+from neat_hull.subjects.fixing.rules import hole_part, mount_part
 
 _STEP_M = 0.01  # plates are cut to whole centimetres
 PLATE_MM = 3.0
 _LEAST_PLATE_M = 0.06
 _ROUND_M = 0.04  # that a plate reaches past its base, both sides together
-
-__all__ = ["bettered", "tries", "works"]
 
 
 def tries(_ev: Evaluated, finding: Finding) -> Tries:
@@ -30,26 +29,20 @@ def tries(_ev: Evaluated, finding: Finding) -> Tries:
 
 def works(ev: Evaluated, finding: Finding) -> Iterable[Work]:
     """What could be changed of a mount for a finding."""
-    words = finding.key.rpartition(":")[2].split(maxsplit=1)
-    if len(words) == 2 and words[0] == "mount":
-        for one in ev.once(judged):
-            if one.fixed.key == words[1]:
-                found = _undrilled if finding.code == "fixing-no-drill" else bettered
-                yield from (_work(ev, one, told, fields) for told, fields in found(ev, one))
-    elif finding.code == "hole-no-hand" and finding.thing_id is not None:
-        for one in ev.once(judged):
-            if one.fixed.thing_id == finding.thing_id:
-                yield _work(
-                    ev,
-                    one,
-                    Said.of("Rivet nuts, set from outside"),
-                    {"by": "rivet nut", "size": "M6"},
-                )
-    elif finding.code == "hole-idle":
+    if finding.code.startswith("noise-"):
+        if finding.thing_id is not None:
+            yield _padded(ev, finding.thing_id)
+        return
+    if finding.code == "hole-idle":
         yield from _plugged(ev, finding)
-    elif finding.code.startswith("noise-") and finding.thing_id is not None:
-        spec = ev.setup.fixing.mounts.get(finding.thing_id, Mount())
-        yield _padded(ev, finding.thing_id, spec)
+        return
+    for one in ev.once(judged):
+        if finding.key.endswith(f":{mount_part(one)}"):
+            found = _undrilled if finding.code == "fixing-no-drill" else bettered
+            yield from (_work(ev, one, told, fields) for told, fields in found(ev, one))
+        elif finding.code == "hole-no-hand" and one.fixed.thing_id == finding.thing_id:
+            nuts = Said.of("Rivet nuts, set from outside")
+            yield _work(ev, one, nuts, {"by": "rivet nut", "size": "M6"})
 
 
 Fields = dict[str, JsonValue]
@@ -158,8 +151,9 @@ def _work(ev: Evaluated, one: Judged, words: Said, fields: Fields) -> Work:
     if fix.thing_id is not None:
         section = plan.model_copy(update={"mounts": {**plan.mounts, fix.thing_id: new}})
         return Work(words, {"fixing": section}, {"fixing": {"mounts": {str(fix.thing_id): patch}}})
-    section = plan.model_copy(update={"fittings": {**plan.fittings, fix.key: new}})
-    return Work(words, {"fixing": section}, {"fixing": {"fittings": {fix.key: patch}}})
+    name = fix.fitting or ""
+    section = plan.model_copy(update={"fittings": {**plan.fittings, name: new}})
+    return Work(words, {"fixing": section}, {"fixing": {"fittings": {name: patch}}})
 
 
 def specified(one: Judged, fields: Mapping[str, object]) -> Mount:
@@ -178,9 +172,9 @@ def _python(patch: Mapping[str, object]) -> dict[str, object]:
     }
 
 
-def _padded(ev: Evaluated, thing_id: int, spec: Mount) -> Work:
+def _padded(ev: Evaluated, thing_id: int) -> Work:
     plan = ev.setup.fixing
-    new = spec.model_copy(update={"pad": True})
+    new = plan.mounts.get(thing_id, Mount()).model_copy(update={"pad": True})
     section = plan.model_copy(update={"mounts": {**plan.mounts, thing_id: new}})
     return Work(
         Said.of("A mat or a pad under it"),
@@ -191,9 +185,9 @@ def _padded(ev: Evaluated, thing_id: int, spec: Mount) -> Work:
 
 def _plugged(ev: Evaluated, finding: Finding) -> Iterator[Work]:
     plan = ev.setup.fixing
-    name = finding.key.rpartition(":")[2].partition(" ")[2]
-    hole = plan.holes.get(name)
-    if hole is not None:
+    for name, hole in plan.holes.items():
+        if not finding.key.endswith(f":{hole_part(name)}"):
+            continue
         filled = hole.model_copy(update={"state": "filled"})
         section = plan.model_copy(update={"holes": {**plan.holes, name: filled}})
         yield Work(

@@ -16,6 +16,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.mounting import BONDED, Fixed, fixed
 from neat_hull.subjects.fixing.order import Task, ordered
+from neat_hull.subjects.fixing.rules import DRILLING, MAKER
 from neat_hull.subjects.power.figures import routes
 
 # Usual prices, in whatever one pays in; rough, and only where they matter to a list.
@@ -85,6 +86,7 @@ def work_plan(ev: Evaluated) -> WorkPlan:
             bits_mm=[],
             tools=[],
             needs=[],
+            cautions=[MAKER, DRILLING],
             trouble=str(error),
         )
     by_code = {step.code: step for step in steps}
@@ -114,6 +116,7 @@ def work_plan(ev: Evaluated) -> WorkPlan:
         bits_mm=list(dict.fromkeys(row.bit_mm for row in rows if row.bit_mm is not None)),
         tools=list(dict.fromkeys(tool for row in rows for tool in row.tools)),
         needs=needs.rows(),
+        cautions=[MAKER, DRILLING],
         trouble=None,
     )
 
@@ -263,7 +266,7 @@ def _wires(ev: Evaluated, needs: _Needs) -> Iterator[_Step]:
     for key, route in lying.items():
         wire = ev.setup.power.conductors[key]
         code, name = f"wire {key}", f"Wire to {ev.name(wire.end)}"
-        glands = sum(by in ("gland", "hole") for by in route.held)
+        glands = sum(typical.wire_hole_mm(by) is not None for by in route.held)
         before: list[str] = []
         if glands:
             needs.add("gland for a cable of 4 to 8 mm", glands, PRICES["gland"])

@@ -38,8 +38,14 @@ def _told(ev: Evaluated) -> Iterator[Judged]:
     return (one for one in ev.once(judged) if one.fixed.spec.by is not None)
 
 
-def _part(one: Judged) -> str:
+def mount_part(one: Judged) -> str:
+    """What tells a finding of this mount from others."""
     return f"mount {one.fixed.key}"
+
+
+def hole_part(name: str) -> str:
+    """The same of a hole."""
+    return f"hole {name}"
 
 
 @rule("fixing-breaks", topic="fixing", many="{} mounts: too weak for what pulls at them")
@@ -60,7 +66,7 @@ def breaks(ev: Evaluated) -> Iterable[Found]:
             Said.of(words, times=one.least),
             Said.of(clear),
             thing_id=one.fixed.thing_id,
-            part=_part(one),
+            part=mount_part(one),
             at=one.fixed.at,
             caution=MAKER,
             where=ev.whereabouts(one.fixed.at[0], one.fixed.at[1]),
@@ -86,7 +92,7 @@ def wobbles(ev: Evaluated) -> Iterable[Found]:
             Said.of(f"{one.fixed.name}: {words}", angle=tilt),
             Said.of(clear),
             thing_id=one.fixed.thing_id,
-            part=_part(one),
+            part=mount_part(one),
             at=one.fixed.at,
             where=ev.whereabouts(one.fixed.at[0], one.fixed.at[1]),
         )
@@ -106,24 +112,31 @@ def droops(ev: Evaluated) -> Iterable[Found]:
             Said.of(words, angle=one.droop_deg),
             Said.of("Take it off between trips, or put a plate behind"),
             thing_id=one.fixed.thing_id,
-            part=_part(one),
+            part=mount_part(one),
             at=one.fixed.at,
         )
 
 
-def _of(ev: Evaluated, hole: HoleFigure) -> int | None:
-    """The thing that a hole belongs to."""
-    if hole.of.isdecimal():
-        return int(hole.of)
-    if hole.of.startswith("wire "):
-        return ev.setup.power.conductors[int(hole.of.split()[1])].end
-    used = ev.setup.fixing.holes.get(hole.name)
-    return used.used_by if used is not None and used.used_by in ev.setup.places else None
-
-
 def _own(ev: Evaluated) -> Iterator[HoleFigure]:
     """Holes but for those of wires, which the electrics judge."""
-    return (one for one in ev.once(hole_figures) if not one.of.startswith("wire "))
+    return (one for one in ev.once(hole_figures) if not one.of_wire)
+
+
+def _against_hole(
+    ev: Evaluated, hole: HoleFigure, key: str, value: float, words: Said, clear: Said
+) -> list[Found]:
+    return against(
+        ev,
+        key,
+        value,
+        words,
+        clear,
+        thing_id=hole.thing_id,
+        part=hole_part(hole.name),
+        at=hole.at,
+        where=ev.whereabouts(hole.at[0], hole.at[1]),
+        caution=DRILLING,
+    )
 
 
 @rule("hole-low", topic="fixing", many="{} holes: near the water")
@@ -136,8 +149,9 @@ def hole_low(ev: Evaluated) -> Iterable[Found]:
         words = f"Hole of {hole.name}: {{}} over the water{heeled}"
         if hole.over_m < 0:
             words = f"Hole of {hole.name}: {{}} under the water{heeled}"
-        yield from against(
+        yield from _against_hole(
             ev,
+            hole,
             "hole height",
             hole.over_m,
             Said.of(words, length=abs(hole.over_m)),
@@ -145,11 +159,6 @@ def hole_low(ev: Evaluated) -> Iterable[Found]:
                 "Make it {} higher, or close it for good",
                 length=ev.table["hole height"].fine - hole.over_m,
             ),
-            thing_id=_of(ev, hole),
-            part=f"hole {hole.name}",
-            at=hole.at,
-            caution=DRILLING,
-            where=ev.whereabouts(hole.at[0], hole.at[1]),
         )
 
 
@@ -160,16 +169,13 @@ def hole_close(ev: Evaluated) -> Iterable[Found]:
         if "close" not in hole.flags or hole.spacing_d is None:
             continue
         words = f"Hole of {hole.name}: {{}} diameters from {hole.nearest}"
-        yield from against(
+        yield from _against_hole(
             ev,
+            hole,
             "hole spacing",
             hole.spacing_d,
             Said.of(words, times=hole.spacing_d),
             Said.of("Spread them to {} diameters", times=ev.table["hole spacing"].fine),
-            thing_id=_of(ev, hole),
-            part=f"hole {hole.name}",
-            at=hole.at,
-            caution=DRILLING,
         )
 
 
@@ -180,16 +186,13 @@ def hole_edge(ev: Evaluated) -> Iterable[Found]:
         if "edge" not in hole.flags or hole.edge_d is None:
             continue
         words = f"Hole of {hole.name}: {{}} diameters from an edge"
-        yield from against(
+        yield from _against_hole(
             ev,
+            hole,
             "hole edge",
             hole.edge_d,
             Said.of(words, times=hole.edge_d),
             Said.of("Go {} diameters in", times=ev.table["hole edge"].fine),
-            thing_id=_of(ev, hole),
-            part=f"hole {hole.name}",
-            at=hole.at,
-            caution=DRILLING,
         )
 
 
@@ -210,8 +213,8 @@ def hole_no_hand(ev: Evaluated) -> Iterable[Found]:
             why,
             Said.of("Take a rivet nut or a well nut, or a place nearer to a hatch"),
             badness=1.0 if short is None else short,
-            thing_id=_of(ev, hole),
-            part=f"hole {hole.name}",
+            thing_id=hole.thing_id,
+            part=hole_part(hole.name),
             at=hole.at,
             figure=None if short is None else amount("length", short),
             caution=DRILLING,
@@ -230,7 +233,7 @@ def hole_idle(ev: Evaluated) -> Iterable[Found]:
             "A hole that is open lets water in; the next mount may use it.",
             Said.of("Plug it, weld it, or put the next mount there"),
             badness=hole.d_mm / 1000,
-            part=f"hole {hole.name}",
+            part=hole_part(hole.name),
             at=hole.at,
             where=ev.whereabouts(hole.at[0], hole.at[1]),
         )
@@ -252,7 +255,7 @@ def no_drill(ev: Evaluated) -> Iterable[Found]:
             Said.of("Put it on a track, in a tube, or on glue, tape or straps that hold as much"),
             badness=float(len(fix.geometry.bolts_m)),
             thing_id=fix.thing_id,
-            part=_part(one),
+            part=mount_part(one),
             at=fix.at,
             where=ev.whereabouts(fix.at[0], fix.at[1]),
         )
@@ -276,7 +279,7 @@ def unproved(ev: Evaluated) -> Iterable[Found]:
             Said.of(f"Take it out {PROVED_TRIPS} times at this place before drilling"),
             badness=float(PROVED_TRIPS - fix.spec.trips),
             thing_id=fix.thing_id,
-            part=_part(one),
+            part=mount_part(one),
             at=fix.at,
         )
 
@@ -284,18 +287,23 @@ def unproved(ev: Evaluated) -> Iterable[Found]:
 MAT_KG, PAD_KG = 0.15, 0.03
 
 
+def _heard(ev: Evaluated) -> Iterator[int]:
+    """Things that stand in the boat on no pad, where quiet matters."""
+    plan = ev.setup.fixing
+    if plan.stalks:
+        for i in ev.setup.places:
+            padded = i in plan.mounts and plan.mounts[i].pad
+            if not padded and not ev.rigged.by_id[i].stand.on_body:
+                yield i
+
+
 @rule("noise-slides", topic="fixing", many="{} items: slide or knock on the hull")
 def noise_slides(ev: Evaluated) -> Iterable[Found]:
     """Hard and not tied down on bare plastic: it slides and knocks, and a hull is a drum."""
-    if not ev.setup.fixing.stalks:
-        return
-    placing = ev.rigged.placing
-    for i in ev.setup.places:
+    for i in _heard(ev):
         thing = ev.thing(i)
-        stand = ev.rigged.by_id[i].stand
         hard = thing.shape in ("box", "cylinder", "pole")
-        padded = (mount := ev.setup.fixing.mounts.get(i)) is not None and mount.pad
-        if not hard or padded or thing.worn or stand.on_body or placing.holder(i) is not None:
+        if not hard or thing.worn or ev.rigged.placing.holder(i) is not None:
             continue
         loose = thing.fixing.by == "loose"
         crate = thing.container is not None and thing.fixing.by in ("strap", "bungee")
@@ -316,13 +324,8 @@ def noise_slides(ev: Evaluated) -> Iterable[Found]:
 @rule("noise-chain", topic="fixing")
 def noise_chain(ev: Evaluated) -> Iterable[Found]:
     """An anchor and its chain on the bare hull, or a paddle in its clip in the wind."""
-    if not ev.setup.fixing.stalks:
-        return
-    for i in ev.setup.places:
+    for i in _heard(ev):
         thing = ev.thing(i)
-        mount = ev.setup.fixing.mounts.get(i)
-        if ev.rigged.by_id[i].stand.on_body or (mount is not None and mount.pad):
-            continue
         if thing.anchor is not None and thing.anchor.by == "line":
             words = "its chain rattles on the hull"
         elif thing.part == "paddle" and thing.fixing.by in ("track bolt", "plate", "bungee"):
@@ -342,9 +345,7 @@ def noise_chain(ev: Evaluated) -> Iterable[Found]:
 @rule("noise-hums", topic="fixing")
 def noise_hums(ev: Evaluated) -> Iterable[Found]:
     """A pump or a powered anchor that runs while one stalks."""
-    if not ev.setup.fixing.stalks:
-        return
-    for i in ev.setup.places:
+    for i in _heard(ev):
         thing = ev.thing(i)
         if thing.draw is None:
             continue

@@ -29,7 +29,7 @@ def template_keys(ev: Evaluated) -> list[tuple[str, str]]:
         found += [
             (f"wire {key} {i}", f"{by} for the wire to {name}")
             for i, by in enumerate(route.held)
-            if by in ("gland", "hole")
+            if typical.wire_hole_mm(by) is not None
         ]
     return found
 
@@ -43,8 +43,11 @@ def template(ev: Evaluated, key: str) -> Template:
     if len(parts) == 3 and parts[0] == "wire" and parts[1].isdecimal() and parts[2].isdecimal():
         route = ev.once(routes).get(int(parts[1]))
         at = int(parts[2])
-        if route is not None and at < len(route.held) and route.held[at] in ("gland", "hole"):
-            return _of_gland(ev, int(parts[1]), route.points[at + 1], route.held[at])
+        if route is not None and at < len(route.held):
+            by = route.held[at]
+            d_mm = typical.wire_hole_mm(by)
+            if d_mm is not None:
+                return _of_gland(ev, int(parts[1]), route.points[at + 1], by, d_mm)
     raise NotFoundError(f"nothing here has a template by {key!r}")
 
 
@@ -53,14 +56,18 @@ def _flat(middle: Point, at: Point) -> Spot:
     return 1000 * (middle[1] - at[1]), 1000 * (at[0] - middle[0])
 
 
+def _circle(radius: float) -> list[Spot]:
+    turns = (2 * pi * n / _ROUND for n in range(_ROUND))
+    return [(radius * cos(turn), radius * sin(turn)) for turn in turns]
+
+
 def _of_mount(ev: Evaluated, one: Fixed) -> Template:
     geometry, hull = one.geometry, ev.rigged.floating.hull
     d_mm = typical.hole_mm(one.by, geometry.size) or typical.SIZES[geometry.size][1]
     u, v = geometry.length_m / 2, geometry.width_m / 2
     rim = [(u, v), (u, -v), (-u, -v), (-u, v)]
     if geometry.shape == "round":
-        turns = (2 * pi * n / _ROUND for n in range(_ROUND))
-        rim = [(u * cos(turn), u * sin(turn)) for turn in turns]
+        rim = _circle(u)
     spots = [_flat(one.at, one.on_boat(spot)) for spot in geometry.bolts_m]
     thing = None if one.thing_id is None else ev.thing(one.thing_id)
     sounder = thing is not None and thing.transducer is not None
@@ -80,16 +87,13 @@ def _of_mount(ev: Evaluated, one: Fixed) -> Template:
     )
 
 
-def _of_gland(ev: Evaluated, key: int, at: Point, by: str) -> Template:
-    d_mm = typical.GLAND_MM if by == "gland" else typical.PLUG_MM
+def _of_gland(ev: Evaluated, key: int, at: Point, by: str, d_mm: float) -> Template:
     name = ev.name(ev.setup.power.conductors[key].end)
-    half = 1.5 * d_mm / 2
-    turns = (2 * pi * n / _ROUND for n in range(_ROUND))
     return Template(
         name=f"{by.capitalize()} for the wire to {name}",
         kind="gland",
         holes=[TemplateHole(name="1", x_mm=0.0, y_mm=0.0, d_mm=d_mm)],
-        outline=[(half * cos(turn), half * sin(turn)) for turn in turns],
+        outline=_circle(1.5 * d_mm / 2),
         round_=True,
         from_bow_mm=1000 * (ev.rigged.floating.hull.x_fwd_m - at[0]),
         off_middle_mm=-1000 * at[1],

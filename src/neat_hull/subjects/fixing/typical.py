@@ -9,7 +9,8 @@ UNC; the rest is practice.
 from dataclasses import dataclass
 
 from neat_hull.model.fixing import BoltSize, FastenBy, Load, Material, Region, Stuff
-from neat_hull.model.mount_case import ByDuration, Factors, PlateStuff
+from neat_hull.model.mount_case import ByDuration, Factors, HandReach, PlateStuff
+from neat_hull.model.power import Held
 
 
 def _lasting(minutes: tuple[float, float], days: tuple[float, float]) -> ByDuration:
@@ -131,6 +132,11 @@ def hole_mm(by: FastenBy, size: BoltSize) -> float | None:
     return SCREW_PILOT_MM if by == "screw" else None
 
 
+def wire_hole_mm(by: Held) -> float | None:
+    """The hole that a wire wants where it is held so; None where none is bored for it."""
+    return {"gland": GLAND_MM, "hole": PLUG_MM}.get(by)
+
+
 # What pulls at a mount, N, where nobody knows better: usual of the gear anglers use.
 LOADS_N: dict[Load, float] = {
     "fish": 90.0,
@@ -160,6 +166,10 @@ ROD_AWAY_M = 2.0  # where a rod's tip is that is not aboard
 ROD_HOLDS_NM = 40.0
 BASE_M = (0.10, 0.06)  # a usual base plate of a mount
 BALL_BASE_M = 0.045
+
+# How far one reaches through a mouth: a hand and forearm, then the upper arm; usual, a little less
+# than segments give, for the nut that the fingers hold.
+REACH = (HandReach(mouth_m=0.10, reach_m=0.36), HandReach(mouth_m=0.18, reach_m=0.62))
 
 # Minutes of work, ours: an unhurried hand with the tools laid out.
 MEASURE_MIN, DRILL_MIN, DEBURR_MIN, SEAL_MIN, BOLT_MIN, PLATE_MIN = 10.0, 4.0, 1.0, 4.0, 4.0, 15.0

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 from functools import cached_property
-from math import degrees
+from math import cos, degrees, sin
 
 import numpy as np
 
@@ -19,6 +19,7 @@ from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.rig.bare import bare_hull, bare_loads
 
 _PROFILE_POINTS = 4001
+LIFT_AT = 0.25  # of the wet length, toward the end that leads
 
 
 @dataclass(frozen=True)
@@ -106,6 +107,17 @@ class Afloat:
         rows += [(one.side_m2, one.x_m) for one in self.appendages]
         area = sum(part for part, _ in rows)
         return area, sum(part * x for part, x in rows) / area if area else 0.0
+
+    def beside(self, beta: float) -> tuple[float, float]:
+        """What the water does beside the boat as it goes at β through it, over ½ρq²: side force
+        against that way and its moment about x = 0, by cross flow and by lift."""
+        area, middle = self.lateral
+        a, c, s = self.case.assumptions, cos(beta), sin(beta)
+        cross = area * a.cross_flow_cd * s * abs(s)
+        lift = area * a.side_lift * s * abs(c)
+        way = 1.0 if c > 0 else -1.0 if c < 0 else 0.0
+        lift_x = middle + way * LIFT_AT * self.body.wet_length_m
+        return cross + lift, cross * middle + lift * lift_x
 
     def told(self) -> dict[str, float]:
         """How it lies, as it goes out."""

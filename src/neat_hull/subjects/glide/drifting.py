@@ -13,7 +13,6 @@ from scipy.optimize import brentq
 from neat_hull.model.glide_case import Drogue
 from neat_hull.subjects.glide.boats import Afloat
 
-LIFT_AT = 0.25  # of the wet length, toward the end that leads
 _STEP_DEG = 0.25
 _NO_WIND_M_S = 1e-9
 
@@ -40,17 +39,12 @@ class _Side:
 
     def at(self, beta: float) -> tuple[float, float, float]:
         """Ahead, to port and moment: how much water area holds back."""
-        area, middle = self.boat.lateral
-        a, c, s = self.boat.case.assumptions, cos(beta), sin(beta)
-        cross = area * a.cross_flow_cd * s * abs(s)
-        lift = area * a.side_lift * s * abs(c)
-        way = 1.0 if c > 0 else -1.0 if c < 0 else 0.0
-        lift_x = middle + way * LIFT_AT * self.boat.body.wet_length_m
-        aside = self.drogue_m2 * s
+        side, moment = self.boat.beside(beta)
+        aside = self.drogue_m2 * sin(beta)
         return (
-            (self.boat.ahead_m2 + self.drogue_m2) * c,
-            cross + lift + aside,
-            cross * middle + lift * lift_x + aside * self.drogue_x_m,
+            (self.boat.ahead_m2 + self.drogue_m2) * cos(beta),
+            side + aside,
+            moment + aside * self.drogue_x_m,
         )
 
     def left_over(self, beta: float) -> float:

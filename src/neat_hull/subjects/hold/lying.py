@@ -2,12 +2,12 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from math import atan2, cos, degrees, hypot, sin
+from math import atan2, cos, degrees, hypot
 
 from scipy.optimize import brentq
 
 from neat_hull.model.glide_case import HoldCase
-from neat_hull.subjects.glide.figures import LIFT_AT, Afloat, Air, axes
+from neat_hull.subjects.glide.figures import Afloat, Air, axes
 
 _STEP_DEG = 0.25
 _AS_LITTLE = 1.001  # pulls within that of the least are alike
@@ -47,20 +47,17 @@ class _Moored:
         current = case.current.speed_m_s
         c_x, c_y = axes(self.air.current, heading_deg)
         beta = atan2(-c_y, -c_x)
-        c, s = cos(beta), sin(beta)
+        c = cos(beta)
         astern = 1.0 if c >= 0 or a.astern_factor is None else a.astern_factor
         ahead = -self.water_ahead_n * c * astern if current > 0 else 0.0
-        area, middle = boat.lateral
-        press = 0.5 * boat.density_kg_m3 * current**2 * area
-        cross, lift = -press * a.cross_flow_cd * s * abs(s), -press * a.side_lift * s * abs(c)
-        way = 1.0 if c > 0 else -1.0 if c < 0 else 0.0
-        lift_x = middle + way * LIFT_AT * boat.body.wet_length_m
+        press = 0.5 * boat.density_kg_m3 * current**2
+        side, turns = (-press * part for part in boat.beside(beta))
         w_x, w_y = axes(self.air.wind, heading_deg)
         push = 0.5 * a.air_density_kg_m3 * hypot(w_x, w_y)
         air_x, air_y = push * wind.front_m2 * w_x, push * wind.side_m2 * w_y
         held = case.hold_at.x_m
-        moment = cross * (middle - held) + lift * (lift_x - held) + air_y * (wind.x_m - held)
-        return ahead + air_x, cross + lift + air_y, moment
+        moment = turns - side * held + air_y * (wind.x_m - held)
+        return ahead + air_x, side + air_y, moment
 
 
 def lies(case: HoldCase, boat: Afloat) -> Lies:

@@ -138,7 +138,7 @@ const spots = computed(() => {
       <g v-else>
         <g
           v-for="one in spots"
-          :key="one.name + one.of"
+          :key="one.name + (one.template ?? '')"
           class="hole"
           :class="[one.verdict, one.state]"
         >

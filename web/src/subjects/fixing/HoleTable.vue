@@ -68,7 +68,7 @@ const hand = (one: HoleFigure) =>
         </tr>
       </thead>
       <tbody data-testid="holes">
-        <tr v-for="one in holes" :key="one.name + one.of">
+        <tr v-for="one in holes" :key="one.name + (one.template ?? '')">
           <th scope="row">
             <VerdictMark :verdict="one.verdict" bare /> {{ one.name }}
             <small>{{ whose(one) }}</small>

@@ -40,18 +40,22 @@ const pulls = computed(() =>
 )
 const pick = (event: Event) => (event.target as HTMLSelectElement).value
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked
+/** What is said of it makes it one that somebody has described. */
+function set(fields: Partial<Mount>): void {
+  emit('change', { by: props.mount.by, ...fields })
+}
 function setPlate(fields: Partial<Schemas['Plate']>): void {
-  emit('change', { plate: { ...PLATE, ...plate.value, ...fields } })
+  set({ plate: { ...PLATE, ...plate.value, ...fields } })
 }
 function setLoad(of: string, newtons: number | null): void {
-  emit('change', { by: props.mount.by, loads: { [of]: newtons } as Mount['loads'] })
+  set({ loads: { [of]: newtons } as Mount['loads'] })
 }
 function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void {
   const rows = parts.value.map((one) => ({ ...one }))
   if (!fields) rows.splice(at, 1)
   else if (at < rows.length) rows[at] = { ...rows[at]!, ...fields }
   else rows.push({ part: 'arm', length_m: 0.05, mass_kg: 0.1, slack_deg: 0, ...fields })
-  emit('change', { by: props.mount.by, parts: rows })
+  set({ parts: rows })
 }
 </script>
 
@@ -73,17 +77,14 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
         <select
           :value="String(mount.bolts.length)"
           data-testid="mount-count"
-          @change="emit('change', { by: mount.by, count: Number(pick($event)), bolts: null })"
+          @change="set({ count: Number(pick($event)), bolts: null })"
         >
           <option v-for="n in [1, 2, 3, 4, 6, 8]" :key="n" :value="String(n)">{{ n }}</option>
         </select></label
       >
       <label
         >Size
-        <select
-          :value="mount.size"
-          @change="emit('change', { by: mount.by, size: pick($event) as MountFigure['size'] })"
-        >
+        <select :value="mount.size" @change="set({ size: pick($event) as MountFigure['size'] })">
           <option v-for="one in CHOICES.MountFigure.size" :key="one" :value="one">{{ one }}</option>
         </select></label
       >
@@ -92,9 +93,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
       >Base
       <select
         :value="mount.shape"
-        @change="
-          emit('change', { by: mount.by, shape: pick($event) as MountFigure['shape'], bolts: null })
-        "
+        @change="set({ shape: pick($event) as MountFigure['shape'], bolts: null })"
       >
         <option value="rect">rectangle</option>
         <option value="round">round</option>
@@ -108,7 +107,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
         kind="length"
         :units="units"
         testid="mount-length"
-        @update:model-value="emit('change', { by: mount.by, length_m: $event, bolts: null })"
+        @update:model-value="set({ length_m: $event, bolts: null })"
     /></label>
     <label v-if="mount.shape === 'rect'"
       >Wide
@@ -118,7 +117,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
         kind="length"
         :units="units"
         testid="mount-width"
-        @update:model-value="emit('change', { by: mount.by, width_m: $event, bolts: null })"
+        @update:model-value="set({ width_m: $event, bolts: null })"
     /></label>
     <label
       >Turned
@@ -129,14 +128,14 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
         :digits="0"
         :units="units"
         testid="mount-turn"
-        @update:model-value="emit('change', { by: mount.by, turn_deg: $event })"
+        @update:model-value="set({ turn_deg: $event })"
     /></label>
     <template v-if="bolted && mount.by !== 'track bolt'">
       <label
         >Sealed with
         <select
           :value="spec?.seal ?? 'polyether'"
-          @change="emit('change', { by: mount.by, seal: pick($event) as Mount['seal'] })"
+          @change="set({ seal: pick($event) as Mount['seal'] })"
         >
           <option v-for="one in CHOICES.Mount.seal" :key="one" :value="one">{{ one }}</option>
         </select></label
@@ -146,7 +145,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
         <select
           :value="String(Math.min(3, spec?.trips ?? 0))"
           data-testid="mount-trips"
-          @change="emit('change', { by: mount.by, trips: Number(pick($event)) })"
+          @change="set({ trips: Number(pick($event)) })"
         >
           <option v-for="n in [0, 1, 2, 3]" :key="n" :value="String(n)">
             {{ n === 3 ? '3 or more' : n }}
@@ -158,7 +157,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
           type="checkbox"
           :checked="spec?.drilled ?? false"
           data-testid="mount-drilled"
-          @change="emit('change', { by: mount.by, drilled: ticked($event) })"
+          @change="set({ drilled: ticked($event) })"
         />
         drilled already</label
       >
@@ -167,7 +166,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
           type="checkbox"
           :checked="plate !== null"
           data-testid="mount-plate"
-          @change="emit('change', { by: mount.by, plate: ticked($event) ? PLATE : null })"
+          @change="set({ plate: ticked($event) ? PLATE : null })"
         />
         plate behind</label
       >
@@ -293,13 +292,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
     <button v-if="!mount.usual" type="button" class="small" @click="emit('forget')">
       As is usual
     </button>
-    <button
-      v-else
-      type="button"
-      class="small"
-      data-testid="mount-so"
-      @click="emit('change', { by: mount.by })"
-    >
+    <button v-else type="button" class="small" data-testid="mount-so" @click="set({})">
       It is so
     </button>
   </div>

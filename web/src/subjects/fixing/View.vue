@@ -46,7 +46,9 @@ const detail = computed(() => full.value?.mounts.find((one) => one.key === chose
 const spec = computed(() => {
   const one = mount.value
   if (!one || !plan.value) return null
-  return (one.fitting ? plan.value.fittings[one.fitting] : plan.value.mounts[one.key]) ?? null
+  return (
+    (one.fitting === null ? plan.value.mounts[one.key] : plan.value.fittings[one.fitting]) ?? null
+  )
 })
 const looked = computed(
   () =>
@@ -67,7 +69,7 @@ function change(fields: Partial<Schemas['Mount']> | null): void {
   const one = mount.value
   if (!one) return
   const row = { [one.fitting ?? one.key]: fields }
-  void store.putFixing(one.fitting ? { fittings: row } : { mounts: row })
+  void store.putFixing(one.fitting === null ? { mounts: row } : { fittings: row })
 }
 /** What is usual becomes what is so, with what was changed of it. */
 function take(way: Schemas['WhatIf']): void {
@@ -246,7 +248,7 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
         <p v-for="(one, i) in full.regrets" :key="i" class="watch">
           {{ told(one.text, one.amounts ?? [], look.units) }}
         </p>
-        <p v-for="text in full.cautions" :key="text" class="soft">{{ text }}</p>
+        <p v-for="text in full.plan.cautions" :key="text" class="soft">{{ text }}</p>
       </div>
     </section>
     <div v-if="full" class="card pad wide">

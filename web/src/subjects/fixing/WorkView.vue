@@ -1,24 +1,20 @@
 <script setup lang="ts">
 /** The order of the work: steps to tick off, tools, bits, and what to have ready. */
 import { computed } from 'vue'
-import { api, ask, type FullFixing } from '@/api/client'
+import { api, ask, type Schemas } from '@/api/client'
 import { number, show, unitOf } from '@/kit/units'
 import { told } from '@/kit/words'
 import { useLook } from '@/setup/look'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 
+type WorkPlan = Schemas['WorkPlan']
 const store = useSetup()
 const look = useLook()
-const asked = usePage<FullFixing>((setup_id) =>
-  ask(
-    api.POST('/api/v1/setups/{setup_id}/fixing', {
-      params: { path: { setup_id } },
-      body: { places: [] },
-    }),
-  ),
+const asked = usePage<WorkPlan>((setup_id) =>
+  ask(api.GET('/api/v1/setups/{setup_id}/fixing/work', { params: { path: { setup_id } } })),
 )
-const plan = computed(() => asked.answer.value?.plan ?? null)
+const plan = asked.answer
 const done = computed(() => store.kept?.setup.fixing.done ?? {})
 const left = computed(() => plan.value?.steps.filter((one) => !done.value[one.code]).length ?? 0)
 const price = computed(() => plan.value?.needs.reduce((sum, one) => sum + (one.price ?? 0), 0) ?? 0)
@@ -123,7 +119,7 @@ const amount = (count: number, unit: string) =>
         <p>{{ plan.tools.join(', ') || 'none' }}</p>
       </div>
       <div class="card">
-        <p v-for="text in asked.answer.value?.cautions" :key="text" class="soft">{{ text }}</p>
+        <p v-for="text in plan.cautions" :key="text" class="soft">{{ text }}</p>
       </div>
     </section>
   </div>
