@@ -6,6 +6,8 @@ to nothing over four times the root of its area (ours): a closed flat face gives
 resistance that is measured.
 """
 
+from dataclasses import dataclass
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -14,44 +16,69 @@ from neat_hull.physics.resistance.wet_body import WetBody
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 
 TAIL_LENGTHS = 4.0  # of the root of the end's wet area
-_MOST_LAMBDA, _RADIANS, _GAUSS = 12.0, 6.0, 8
 _LEAST_FROUDE = 0.05  # slower there are hardly waves, and ever more of λ to look at
+_AT_REST_M_S = 1e-3
 _SMALL = 1e-3  # phases under it are taken as none
 
 Complex = NDArray[np.complex128]
 
 
-def wave_n(body: WetBody, speed_m_s: float, density_kg_m3: float) -> float:
-    """R = ρg⁴/(πU⁶)·∫|A|²·λ⁴/√(λ²−1) dλ, N."""
-    k0 = GRAVITY_M_S2 / speed_m_s**2
-    if body.wet_length_m <= 0 or k0 * body.wet_length_m > _LEAST_FROUDE**-2:
-        return 0.0
-    lam, weight = _lambdas(k0 * body.wet_length_m)
-    amplitude = _amplitude(body, k0, lam)
-    power = (amplitude.real**2 + amplitude.imag**2) * lam**4
-    factor = density_kg_m3 * GRAVITY_M_S2**4 / (np.pi * speed_m_s**6)
-    return float(factor * (power * weight).sum())
+@dataclass(frozen=True)
+class Quadrature:
+    """How the integral over λ is taken: up to where, the radians of k₀Lλ in a panel, and Gauss
+    points in it. sunk: λ ends where k₀λ² times the depth of the body is so much, where that is
+    sooner; what lies that deep makes no waves that short. least: it never ends sooner than there.
+    """
 
+    most: float
+    radians: float
+    points: int
+    sunk: float = np.inf
+    least: float = 1.0
 
-def _lambdas(k0_length: float) -> tuple[Array, Array]:
-    """λ = cosh t at Gauss points of panels in t over which k₀Lλ grows by a few radians."""
-    panels = max(8, int(np.ceil(k0_length * (_MOST_LAMBDA - 1) / _RADIANS)))
-    # Even steps in t at first, where λ hardly grows, and even steps in λ after.
-    ends = np.unique(
-        np.concatenate(
-            (
-                np.arccosh(np.linspace(1.0, _MOST_LAMBDA, panels + 1)),
-                np.linspace(0.0, 1.0, 9),
-            )
+    def lambdas(self, k0_length: float, k0_depth: float) -> tuple[Array, Array]:
+        """λ = cosh t at Gauss points of panels in t over which k₀Lλ grows by a few radians."""
+        most = max(self.least, min(self.most, float(np.sqrt(self.sunk / max(k0_depth, 1e-9)))))
+        panels = max(8, int(np.ceil(k0_length * (most - 1) / self.radians)))
+        # Even steps in t at first, where λ hardly grows, and even steps in λ after.
+        ends = np.unique(
+            np.concatenate((np.arccosh(np.linspace(1.0, most, panels + 1)), np.linspace(0, 1, 9)))
         )
-    )
-    at, w = np.polynomial.legendre.leggauss(_GAUSS)
-    half, middle = np.diff(ends) / 2, (ends[1:] + ends[:-1]) / 2
-    t = (middle[:, None] + half[:, None] * at).ravel()
-    return np.cosh(t), (half[:, None] * w).ravel()
+        at, w = np.polynomial.legendre.leggauss(self.points)
+        half, middle = np.diff(ends) / 2, (ends[1:] + ends[:-1]) / 2
+        t = (middle[:, None] + half[:, None] * at).ravel()
+        return np.cosh(t), (half[:, None] * w).ravel()
 
 
-def _amplitude(body: WetBody, k0: float, lam: Array) -> Complex:
+CONVERGED = Quadrature(12.0, 6.0, 8)
+
+
+def wave_n(body: WetBody, speed_m_s: float, density_kg_m3: float) -> float:
+    """At one speed, converged, N."""
+    return float(waves_n(body, np.array([speed_m_s]), density_kg_m3)[0])
+
+
+def waves_n(
+    body: WetBody, speed_m_s: Array, density_kg_m3: float, quadrature: Quadrature = CONVERGED
+) -> Array:
+    """(n,) N at speeds (n,): R = ρg⁴/(πU⁶)·∫|A|²·λ⁴/√(λ²−1) dλ."""
+    k0 = GRAVITY_M_S2 / np.maximum(speed_m_s, _AT_REST_M_S) ** 2
+    found = np.zeros(len(speed_m_s))
+    told = np.flatnonzero(k0 * body.wet_length_m <= _LEAST_FROUDE**-2)
+    if body.wet_length_m <= 0 or len(told) == 0:
+        return found
+    depth = float(body.level_m[-1])
+    rows = [quadrature.lambdas(k * body.wet_length_m, k * depth) for k in k0[told]]
+    first = np.cumsum([0, *(len(lam) for lam, _ in rows[:-1])])
+    lam, weight = (np.concatenate([row[n] for row in rows]) for n in (0, 1))
+    amplitude = _amplitude(body, np.repeat(k0[told], [len(one) for one, _ in rows]), lam)
+    power = (amplitude.real**2 + amplitude.imag**2) * lam**4 * weight
+    factor = density_kg_m3 * GRAVITY_M_S2**4 / (np.pi * speed_m_s[told] ** 6)
+    found[told] = factor * np.add.reduceat(power, first)
+    return found
+
+
+def _amplitude(body: WetBody, k0: Array, lam: Array) -> Complex:
     """A(λ) = ∫exp(k₀λ²ζ + i·k₀λξ)dV, with ξ = x·√(1 + τ²) − τζ."""
     plane = body.plane
     wave = k0 * lam * plane.stretch  # rad a metre of x
@@ -66,23 +93,15 @@ def _amplitude(body: WetBody, k0: float, lam: Array) -> Complex:
 
 
 def _sections(body: WetBody, rate: Complex) -> Complex:
-    """(l, n): ∬exp(κζ) over each section, κ (l,): A(0) − κ·∫exp(κζ)·A(ζ)dζ, A straight between
-    levels."""
+    """(l, n): ∬exp(κζ) over each section, κ (l,): A(0) − κ·∫exp(−κd)·A(d)dd, A straight between
+    levels: its slope times ∫exp(−κd) over each step, by parts."""
     depth = body.level_m
     kappa = rate[:, None]
     falls = np.exp(-kappa * depth)  # (l, k)
-    step = np.diff(depth)
-    # ∫ over a step of exp(−κd)·(A₀ + (A₁ − A₀)·u): weights of both ends, exactly.
-    q = kappa * step
-    small = np.abs(q) < _SMALL
-    safe = np.where(small, 1.0, q)
-    whole = np.where(small, step * (1 - q / 2), step * (1 - np.exp(-q)) / safe)
-    far = np.where(small, step * (0.5 - q / 3), step * (1 - np.exp(-q) * (1 + q)) / safe**2)
-    weights = np.zeros_like(falls)
-    weights[:, :-1] += falls[:, :-1] * (whole - far)
-    weights[:, 1:] += falls[:, :-1] * far
-    # Area under depth d is what lies below that plane.
-    found: Complex = body.under_m2[:, 0] - (kappa * weights) @ body.under_m2.T
+    # A(0) − κ∫e^(−κd)A = A(last)·e^(−κ·last) − ∫e^(−κd)·A′dd, and A(last) is nothing.
+    fell = (falls[:, :-1] - falls[:, 1:]) / kappa
+    slope = np.diff(body.under_m2, axis=1) / np.diff(depth)
+    found: Complex = falls[:, -1:] * body.under_m2[:, -1] - fell @ slope.T
     return found
 
 
@@ -90,19 +109,20 @@ def _along(x: Array, values: Complex, wave: Array) -> Complex:
     """(l,): ∫f(x)·exp(i·wave·x)dx with f (l, n) quadratic over each pair of spans (Filon, 1928)."""
     a, m, b = values[:, 0:-2:2], values[:, 1:-1:2], values[:, 2::2]
     half, middle = (x[2::2] - x[0:-2:2]) / 2, x[1:-1:2]
-    theta = wave[:, None] * half
+    each, which = np.unique(np.round(half, 9), return_inverse=True)
+    theta = wave[:, None] * each
     small = np.abs(theta) < 0.05
     safe = np.where(small, 1.0, theta)
     sin, cos = np.sin(safe), np.cos(safe)
-    j0 = np.where(small, 2 - theta**2 / 3, 2 * sin / safe)
-    j1 = np.where(small, 2 * theta / 3 - theta**3 / 15, 2 * (sin - safe * cos) / safe**2)
-    j2 = np.where(small, 2 / 3 - theta**2 / 5, 2 * ((safe**2 - 2) * sin + 2 * safe * cos) / safe**3)
-    each = (
-        half
-        * np.exp(1j * wave[:, None] * middle)
-        * (m * j0 + 1j * (b - a) / 2 * j1 + ((a + b) / 2 - m) * j2)
+    j0 = np.where(small, 2 - theta**2 / 3, 2 * sin / safe) * each
+    j1 = np.where(small, 2 * theta / 3 - theta**3 / 15, 2 * (sin - safe * cos) / safe**2) * each
+    j2 = each * np.where(
+        small, 2 / 3 - theta**2 / 5, 2 * ((safe**2 - 2) * sin + 2 * safe * cos) / safe**3
     )
-    found: Complex = each.sum(axis=1)
+    if len(each) > 1:
+        j0, j1, j2 = j0[:, which], j1[:, which], j2[:, which]
+    spans = m * j0 + 0.5j * (b - a) * j1 + ((a + b) / 2 - m) * j2
+    found: Complex = np.einsum("ln,ln->l", spans, np.exp(1j * wave[:, None] * middle))
     return found
 
 

@@ -5,18 +5,30 @@ distance from it, negative under it, ξ the way along it toward the bow.
 """
 
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from itertools import pairwise
 
 import numpy as np
+from numpy.typing import NDArray
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.lattice import matched_outlines
 from neat_hull.physics.hull.shape import Hull
 
-_SPANS_PER_LENGTH = 64
-_LEVELS, _LEVEL_GROWTH = 56, 40.0  # planes below the water, the lowest step so much the first
+_LEVEL_GROWTH = 40.0  # the lowest step between planes is so much the first
 _DRY_M2 = 1e-9
+_LEVEL_M = 1e-9  # an edge that rises by less is level
+
+
+@dataclass(frozen=True)
+class Fineness:
+    """How finely a hull is cut: spans along it, each with a section in its middle, and planes."""
+
+    spans: int
+    levels: int
+
+
+FINE = Fineness(64, 56)
 
 
 @dataclass(frozen=True)
@@ -75,115 +87,123 @@ class WetBody:
         return float((long * (a + 4 * m + b) / 6).sum())
 
 
-def wet_body(hull: Hull, plane: Plane) -> WetBody:
+def wet_body(hull: Hull, plane: Plane, fineness: Fineness = FINE) -> WetBody:
     """Cut the hull by the plane."""
-    surface = _Surface(plane)
+    skin = _skin(hull, fineness.spans)
+    area, length = _wetted(skin.corners_m, plane)
+    level, under = _areas(skin, plane, fineness.levels)
+    ends = float(under[0, 0]), float(under[-1, 0])
+    return WetBody(plane, area + sum(ends), length, skin.x_m, level, under, ends)
+
+
+@dataclass(frozen=True, eq=False)
+class _Skin:
+    """A hull's lofted skin and deck as triangles (t, 3, 3), and its sections x_m (n,) as rings: the
+    edges of each in a row from first (n,) on, with both ends (2, e)."""
+
+    corners_m: Array
+    x_m: Array
+    first: NDArray[np.intp]
+    y_m: Array
+    z_m: Array
+
+    @cached_property
+    def edge_x_m(self) -> Array:
+        """(e,) where the section of each edge stands."""
+        counts = np.diff(np.append(self.first, self.y_m.shape[1]))
+        return np.repeat(self.x_m, counts)
+
+
+@lru_cache(maxsize=16)
+def _skin(hull: Hull, spans_per_length: int) -> _Skin:
+    longest = hull.length_m / spans_per_length
     rings: list[tuple[float, Array]] = []
-    longest = hull.length_m / _SPANS_PER_LENGTH
+    triangles: list[Array] = []
     for i, (x0, x1) in enumerate(pairwise(hull.x_m)):
         aft, fwd = matched_outlines(hull, i)
         spans = max(1, int(np.ceil((x1 - x0) / longest - 1e-9)))
         shares = np.linspace(0.0, 1.0, 2 * spans + 1)
         grid = (1 - shares)[:, None, None] * aft + shares[:, None, None] * fwd  # (k, n, 2)
         x = x0 + shares * (x1 - x0)
-        surface.add(x, grid)
-        rings += list(zip(x.tolist(), grid, strict=True))
-    # The outline of a station stands at the end of one interval and the start of the next.
-    kept = [row for n, row in enumerate(rings) if n == 0 or row[0] > rings[n - 1][0]]
-    x_m = np.array([x for x, _ in kept])
-    level, under = _areas(kept, plane)
-    ends = float(under[0, 0]), float(under[-1, 0])
-    return WetBody(plane, surface.area_m2 + sum(ends), surface.length_m, x_m, level, under, ends)
+        triangles += _triangles(x, grid)
+        # The outline of a station stands at the end of one interval and the start of the next.
+        rings += list(zip(x.tolist(), grid, strict=True))[1 if rings else 0 :]
+    edges = []
+    for _, half in rings:
+        ring = np.concatenate((half[::-1] * np.array([-1.0, 1.0]), half))
+        edges.append(np.stack((ring, np.roll(ring, -1, axis=0))))  # (2, e, 2)
+    first = np.cumsum([0, *(one.shape[1] for one in edges[:-1])])
+    both = np.concatenate(edges, axis=1)
+    return _Skin(
+        np.concatenate(triangles),
+        np.array([x for x, _ in rings]),
+        first,
+        both[..., 0],
+        both[..., 1],
+    )
 
 
-class _Surface:
-    """Area and extent of the lofted skin under the plane, and of the deck."""
-
-    def __init__(self, plane: Plane) -> None:
-        self.plane = plane
-        self.area_m2 = 0.0
-        self._least, self._most = np.inf, -np.inf
-
-    @property
-    def length_m(self) -> float:
-        return float(max(0.0, self._most - self._least))
-
-    def add(self, x: Array, grid: Array) -> None:
-        """Both sides of a lofted interval, (k, n, 2) outlines at x (k,), and its deck."""
-        y, z = grid[..., 0], grid[..., 1]
-        along = np.repeat(x[:, None], grid.shape[1], axis=1)
-        for side in (1.0, -1.0):
-            self._patch(np.stack((along, side * y, z), axis=-1))
-        edge = np.stack((along[:, -1], y[:, -1], z[:, -1]), axis=-1)
-        self._patch(np.stack((edge, edge * np.array([1.0, -1.0, 1.0])), axis=1))
-
-    def _patch(self, points: Array) -> None:
+def _triangles(x: Array, grid: Array) -> list[Array]:
+    """Both sides of a lofted interval, (k, n, 2) outlines at x (k,), and its deck."""
+    y, z = grid[..., 0], grid[..., 1]
+    along = np.repeat(x[:, None], grid.shape[1], axis=1)
+    patches = [np.stack((along, side * y, z), axis=-1) for side in (1.0, -1.0)]
+    edge = np.stack((along[:, -1], y[:, -1], z[:, -1]), axis=-1)
+    patches.append(np.stack((edge, edge * np.array([1.0, -1.0, 1.0])), axis=1))
+    found = []
+    for points in patches:
         a, b, c, d = points[:-1, :-1], points[1:, :-1], points[1:, 1:], points[:-1, 1:]
         for three in ((a, b, c), (a, c, d)):
-            self._triangles(np.stack([corner.reshape(-1, 3) for corner in three], axis=1))
-
-    def _triangles(self, corners: Array) -> None:
-        plane = self.plane
-        x, y, z = corners[..., 0], corners[..., 1], corners[..., 2]
-        zeta, along = plane.zeta_m(x, y, z), plane.along_m(x, y, z)
-        cross = np.cross(corners[:, 1] - corners[:, 0], corners[:, 2] - corners[:, 0])
-        area = 0.5 * np.sqrt((cross**2).sum(axis=1))
-        wet = zeta < 0
-        count = wet.sum(axis=1)
-        self.area_m2 += float(area[count == 3].sum())
-        for odd, part in ((1, True), (2, False)):
-            rows = count == odd
-            if not rows.any():
-                continue
-            # The corner that stands alone: wet where one is, dry where two are.
-            alone = (wet[rows] if part else ~wet[rows]).argmax(axis=1)
-            n = np.arange(len(alone))
-            here = zeta[rows][n, alone]
-            shares = [here / (here - zeta[rows][n, (alone + turn) % 3]) for turn in (1, 2)]
-            cut = area[rows] * shares[0] * shares[1]
-            self.area_m2 += float((cut if part else area[rows] - cut).sum())
-            ahead = along[rows]
-            for turn, share in zip((1, 2), shares, strict=True):
-                at = ahead[n, alone] + share * (ahead[n, (alone + turn) % 3] - ahead[n, alone])
-                self._reach(at)
-        if wet.any():
-            self._reach(along[wet])
-
-    def _reach(self, along: Array) -> None:
-        self._least = min(self._least, float(along.min()))
-        self._most = max(self._most, float(along.max()))
+            found.append(np.stack([corner.reshape(-1, 3) for corner in three], axis=1))
+    return found
 
 
-def _areas(rings: list[tuple[float, Array]], plane: Plane) -> tuple[Array, Array]:
+def _wetted(corners: Array, plane: Plane) -> tuple[float, float]:
+    """Area of the skin under the plane, and how long that is along the water."""
+    x, y, z = corners[..., 0], corners[..., 1], corners[..., 2]
+    zeta, along = plane.zeta_m(x, y, z), plane.along_m(x, y, z)
+    cross = np.cross(corners[:, 1] - corners[:, 0], corners[:, 2] - corners[:, 0])
+    area = 0.5 * np.sqrt((cross**2).sum(axis=1))
+    wet = zeta < 0
+    count = wet.sum(axis=1)
+    found = float(area[count == 3].sum())
+    reached = [along[wet]]
+    for odd, part in ((1, True), (2, False)):
+        rows = count == odd
+        if not rows.any():
+            continue
+        # The corner that stands alone: wet where one is, dry where two are.
+        alone = (wet[rows] if part else ~wet[rows]).argmax(axis=1)
+        n = np.arange(len(alone))
+        here = zeta[rows][n, alone]
+        shares = [here / (here - zeta[rows][n, (alone + turn) % 3]) for turn in (1, 2)]
+        cut = area[rows] * shares[0] * shares[1]
+        found += float((cut if part else area[rows] - cut).sum())
+        ahead = along[rows]
+        for turn, share in zip((1, 2), shares, strict=True):
+            reached.append(
+                ahead[n, alone] + share * (ahead[n, (alone + turn) % 3] - ahead[n, alone])
+            )
+    everywhere = np.concatenate(reached)
+    return found, float(np.ptp(everywhere)) if len(everywhere) else 0.0
+
+
+def _areas(skin: _Skin, plane: Plane, levels: int) -> tuple[Array, Array]:
     """Depths (k,), and areas (n, k) of the sections below each, in their own planes.
 
-    ∬ = Σ ∫(c − ζ)·ds over the edges under the plane ζ = c, counter-clockwise.
+    ∬ = Σ ∫max(0, c − ζ)·ds over the edges, counter-clockwise, for the plane ζ = c.
     """
-    at, s0, s1, z0, z1 = [], [], [], [], []
-    for n, (x, half) in enumerate(rings):
-        ring = np.concatenate((half[::-1] * np.array([-1.0, 1.0]), half))
-        y, z = ring.T
-        across, zeta = plane.across_m(y, z), plane.zeta_m(np.full(len(y), x), y, z)
-        s0.append(across)
-        s1.append(np.roll(across, -1))
-        z0.append(zeta)
-        z1.append(np.roll(zeta, -1))
-        at.append(np.full(len(y), n))
-    row, a, b, low, high = (np.concatenate(part) for part in (at, s0, s1, z0, z1))
-    deepest = max(1e-6, -float(low.min()))
-    steps = np.geomspace(1.0, _LEVEL_GROWTH, _LEVELS - 1)
+    across = plane.across_m(skin.y_m, skin.z_m)
+    zeta = plane.zeta_m(skin.edge_x_m, skin.y_m, skin.z_m)
+    deepest = max(1e-6, -float(zeta.min()))
+    steps = np.geomspace(1.0, _LEVEL_GROWTH, levels - 1)
     depth = deepest * np.append(0.0, np.cumsum(steps) / steps.sum())
-    under = np.zeros((len(rings), _LEVELS))
-    for k, down in enumerate(depth):
-        c = -down
-        # Of each edge the part under ζ = c: from share t0 to t1 of it.
-        rise = high - low
-        flat = np.abs(rise) < 1e-15
-        t = np.clip(np.where(flat, 0.0, (c - low) / np.where(flat, 1.0, rise)), 0.0, 1.0)
-        t0 = np.where(low <= c, 0.0, np.where(high <= c, t, 1.0))
-        t1 = np.where(low <= c, np.where(high <= c, 1.0, t), np.where(high <= c, 1.0, 1.0))
-        mean = low + rise * (t0 + t1) / 2
-        part = (c - mean) * (b - a) * (t1 - t0)
-        under[:, k] = np.bincount(row, part, minlength=len(rings)) * plane.stretch
+    low = zeta.min(axis=0)
+    high = np.maximum(zeta.max(axis=0), low + _LEVEL_M)
+    over_low = np.maximum(-depth - low[:, None], 0.0)
+    over_high = np.maximum(-depth - high[:, None], 0.0)
+    part = (over_low - over_high) * (over_low + over_high)
+    part *= (np.diff(across, axis=0)[0] * plane.stretch / (2 * (high - low)))[:, None]
+    under = np.add.reduceat(part, skin.first, axis=0)
     under[under < _DRY_M2] = 0.0
     return depth, under

@@ -1,20 +1,27 @@
 """What a bare case comes to: `neat-hull glide`."""
 
-from collections.abc import Callable
 from dataclasses import asdict
 from math import hypot
 from typing import Any
 
-from neat_hull.model.glide_case import Effort, GlideCase, Motor, Trip
-from neat_hull.physics.resistance.parts import air_n
-from neat_hull.subjects.glide.boats import Afloat, afloat, require_afloat
-from neat_hull.subjects.glide.drifting import Drift, drift
-from neat_hull.subjects.glide.roots import first_rise
-from neat_hull.subjects.glide.winds import Air
+import numpy as np
+
+from neat_hull.model.glide_case import Effort, GlideCase, Motor
+from neat_hull.physics.resistance.boat_drag import BoatDrag
+from neat_hull.physics.resistance.drifting import Drift, drift
+from neat_hull.physics.resistance.propulsion import (
+    N_PER_LBF,
+    Propeller,
+    Total,
+    driven,
+    out_and_back,
+    paddled,
+    total_n,
+)
+from neat_hull.physics.resistance.winds import Air
+from neat_hull.subjects.glide.boats import Afloat, afloat, air_of, require_afloat
 
 Row = dict[str, Any]
-N_PER_LBF = 4.4482216152605
-FASTEST_M_S, MOTOR_FASTEST_M_S = 4.0, 8.0
 
 
 def glide_report(case: GlideCase) -> Row:
@@ -22,7 +29,7 @@ def glide_report(case: GlideCase) -> Row:
     require_afloat(case)
     full, bare = afloat(case, bare=False), afloat(case, bare=True)
     assert full is not None, "there is a load"
-    air = Air.of(case)
+    air = air_of(case)
     rows = [None if boat is None else _boat(case, boat, air) for boat in (full, bare)]
     wind = hypot(*air.relative)
     drogue = case.drogue
@@ -30,10 +37,12 @@ def glide_report(case: GlideCase) -> Row:
         "full": rows[0],
         "bare": rows[1],
         "difference": _difference(rows[0], rows[1]),
-        "motor": None if case.motor is None else _motor(case, full, air, case.motor),
+        "motor": None if case.motor is None else _motor(case, full.drag, air, case.motor),
         "drift": {
-            "free": _told(drift(full, wind, None)),
-            "drogue": None if drogue is None else _told(drift(full, wind, drogue)),
+            "free": _told(drift(full.drag, wind)),
+            "drogue": None
+            if drogue is None
+            else _told(drift(full.drag, wind, drogue.area_m2 * drogue.cd, drogue.x_m)),
         },
     }
 
@@ -42,40 +51,30 @@ def _told(one: Drift | None) -> Row | None:
     return None if one is None else asdict(one)
 
 
-def _total(boat: Afloat, air: Air, heading_deg: float) -> Callable[[float], float]:
-    """All that holds back on a heading, by speed."""
-    density = boat.case.assumptions.air_density_kg_m3
-
-    def total(speed: float) -> float:
-        ahead, port = air.apparent(speed, heading_deg)
-        return boat.water_n(speed) + air_n(boat.in_the_wind, ahead, port, density)
-
-    return total
-
-
 def _boat(case: GlideCase, boat: Afloat, air: Air) -> Row:
-    total = _total(boat, air, case.heading_deg)
+    drag, total = boat.drag, total_n(boat.drag, air, case.heading_deg)
+    speeds = np.array(case.speeds_m_s)
+    parts = {
+        "speed_m_s": speeds,
+        "friction_n": drag.friction_n(speeds),
+        "base_n": drag.base_n(speeds),
+        "wave_n": drag.wave_n(speeds),
+        "appendage_n": drag.appendage_n(speeds),
+    }
+    water = sum(list(parts.values())[1:])
+    parts["air_n"] = total(speeds) - water
+    parts["total_n"] = total(speeds)
     return {
         "afloat": boat.told(),
         "curve": [
-            {
-                "speed_m_s": speed,
-                "friction_n": boat.friction_n(speed),
-                "base_n": boat.base_n(speed),
-                "wave_n": boat.wave_n(speed),
-                "appendage_n": boat.appendage_n(speed),
-                "air_n": total(speed) - boat.water_n(speed),
-                "total_n": total(speed),
-            }
-            for speed in case.speeds_m_s
+            {name: float(values[n]) for name, values in parts.items()} for n in range(len(speeds))
         ],
         "efforts": [_effort(one, total) for one in case.efforts or []],
     }
 
 
-def _effort(one: Effort, total: Callable[[float], float]) -> Row:
-    drives = one.effort_w * one.efficiency
-    speed = first_rise(lambda u: total(u) * u - drives, FASTEST_M_S)
+def _effort(one: Effort, total: Total) -> Row:
+    speed = paddled(total, one.effort_w * one.efficiency)
     return {
         "effort_w": one.effort_w,
         "speed_m_s": speed,
@@ -100,64 +99,37 @@ def _difference(full: Row | None, bare: Row | None) -> Row | None:
     }
 
 
-def _motor(case: GlideCase, boat: Afloat, air: Air, motor: Motor) -> Row:
+def _motor(case: GlideCase, boat: BoatDrag, air: Air, motor: Motor) -> Row:
     usable = motor.battery_wh * motor.usable_share
+    propeller = Propeller(
+        motor.static_thrust_lbf * N_PER_LBF,
+        motor.zero_thrust_speed_m_s,
+        motor.full_power_w,
+        motor.power_drop,
+    )
+    total = total_n(boat, air, case.heading_deg)
     steps = []
     for share in motor.steps:
-        run = _running(boat, air, motor, share, case.heading_deg)
-        speed, thrust, power = run or (None, None, None)
-        ground = None if speed is None else air.made_good(speed, case.heading_deg)
-        hours = usable / power if power else None
+        run = driven(total, propeller, share)
+        ground = None if run is None else air.made_good(run.speed_m_s, case.heading_deg)
+        hours = usable / run.power_w if run is not None and run.power_w else None
         goes = ground is not None and ground > 0 and hours is not None
         steps.append(
             {
                 "rotation_share": share,
-                "speed_m_s": speed,
-                "thrust_n": thrust,
-                "power_w": power,
+                "speed_m_s": None if run is None else run.speed_m_s,
+                "thrust_n": None if run is None else run.thrust_n,
+                "power_w": None if run is None else run.power_w,
                 "hours": hours,
                 "ground_m_s": ground,
                 "range_m": 3600 * ground * hours if goes and ground and hours else None,
             }
         )
-    trip = None if motor.trip is None else _trip(boat, air, motor, motor.trip, usable)
-    return {"steps": steps, "trip": trip}
-
-
-def _running(
-    boat: Afloat, air: Air, motor: Motor, share: float, heading_deg: float
-) -> tuple[float, float, float] | None:
-    """Speed, thrust and power of a step: a propeller whose thrust and torque are straight in the
-    speed (Rawson and Tupper, Basic Ship Theory, ch. 10)."""
-    total = _total(boat, air, heading_deg)
-    still, fastest = motor.static_thrust_lbf * N_PER_LBF, motor.zero_thrust_speed_m_s * share
-
-    def thrust(speed: float) -> float:
-        return max(0.0, still * share**2 * (1 - speed / fastest))
-
-    if total(0.0) >= thrust(0.0):
-        return None
-    speed = first_rise(lambda u: total(u) - thrust(u), MOTOR_FASTEST_M_S)
-    if speed is None:
-        return None
-    full = motor.full_power_w * share**3
-    return speed, thrust(speed), max(0.0, full * (1 - motor.power_drop * speed / fastest))
-
-
-def _trip(boat: Afloat, air: Air, motor: Motor, trip: Trip, usable_wh: float) -> Row:
-    ways: list[Row | None] = []
-    for heading in (trip.heading_deg, trip.heading_deg + 180.0):
-        run = _running(boat, air, motor, trip.rotation_share, heading)
-        ground = None if run is None else air.made_good(run[0], heading)
-        if run is None or ground is None or ground <= 0:
-            ways.append(None)
-            continue
-        hours = trip.distance_m / ground / 3600
-        ways.append({"ground_m_s": ground, "hours": hours, "wh": run[2] * hours})
-    out, back = ways
-    used = turn = None
-    if out is not None and back is not None:
-        spent = out["wh"] + back["wh"]
-        used = spent / usable_wh
-        turn = usable_wh * (1 - trip.reserve_share) / (spent / trip.distance_m) if spent else None
-    return {"out": out, "back": back, "used_share": used, "turn_back_m": turn}
+    trip = motor.trip
+    found = None if trip is None else asdict(
+        out_and_back(
+            boat, air, propeller, trip.rotation_share, trip.heading_deg, trip.distance_m, usable,
+            trip.reserve_share,
+        )
+    )  # fmt: skip
+    return {"steps": steps, "trip": found}

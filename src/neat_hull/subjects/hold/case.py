@@ -9,13 +9,13 @@ import numpy as np
 
 from neat_hull.errors import DoesNotFloat, InputError, InputErrors, NoBalance
 from neat_hull.model.glide_case import HoldCase
+from neat_hull.physics.resistance.lying import Lies, lies
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.bare import bare_loads
-from neat_hull.subjects.glide.figures import Afloat, afloat, require_afloat
+from neat_hull.subjects.glide.figures import Afloat, afloat, air_of, require_afloat
 from neat_hull.subjects.hold.holding import anchor_holds, pole_holds
-from neat_hull.subjects.hold.lying import Lies, lies
 
 Row = dict[str, Any]
 
@@ -31,7 +31,7 @@ def hold_report(case: HoldCase) -> Row:
     at = case.hold_at
     if not boat.hull.x_aft_m <= at.x_m <= boat.hull.x_fwd_m:
         raise InputErrors([InputError("hold_at.x_m", at.x_m, "is off the hull")])
-    rest = lies(case, boat)
+    rest = lies(boat.drag, air_of(case), at.x_m)
     point = np.array([(at.x_m, at.y_m, at.z_m)])
     cleat = float(boat.settled.rest.height_over_water_m(point)[0, 0])
     farthest = max(at.x_m - boat.hull.x_aft_m, boat.hull.x_fwd_m - at.x_m)
@@ -111,9 +111,9 @@ def _held(case: HoldCase, boat: Afloat, rest: Lies, down_n: float) -> Row:
 
 def _by_the_side(case: HoldCase, boat: Afloat) -> Row:
     """What would be, were it held by the side: told so that nobody does it."""
-    a, (area, _) = case.assumptions, boat.lateral
-    pull = 0.5 * boat.density_kg_m3 * a.cross_flow_cd * area * case.current.speed_m_s**2
-    pull += 0.5 * a.air_density_kg_m3 * boat.in_the_wind.side_m2 * case.wind.speed_m_s**2
+    a, (area, _) = case.assumptions, boat.drag.lateral
+    pull = 0.5 * boat.drag.density_kg_m3 * a.cross_flow_cd * area * case.current.speed_m_s**2
+    pull += 0.5 * a.air_density_kg_m3 * boat.drag.in_the_wind.side_m2 * case.wind.speed_m_s**2
     middle = (boat.hull.x_aft_m + boat.hull.x_fwd_m) / 2
     _, height = boat.hull.gunwale_m(middle)
     found = _leaning(case, boat, 0.0, pull, height, 0.0)

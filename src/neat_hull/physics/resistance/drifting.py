@@ -8,13 +8,18 @@ and Hine, Trans. RINA 1983).
 from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, radians, sin, sqrt
 
-from scipy.optimize import brentq
+import numpy as np
 
-from neat_hull.model.glide_case import Drogue
-from neat_hull.subjects.glide.boats import Afloat
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.resistance.boat_drag import BoatDrag
+from neat_hull.physics.resistance.roots import between, rises
 
 _STEP_DEG = 0.25
 _NO_WIND_M_S = 1e-9
+_NEAR_RAD = radians(0.01)
+_ANGLES = np.concatenate(
+    ([_NEAR_RAD], np.radians(np.arange(_STEP_DEG, 180.0, _STEP_DEG)), [radians(180.0) - _NEAR_RAD])
+)
 
 
 @dataclass(frozen=True)
@@ -33,36 +38,31 @@ class Drift:
 class _Side:
     """What the water does beside the boat as it drifts at β, over ½ρq²: areas and their moments."""
 
-    boat: Afloat
+    boat: BoatDrag
     drogue_m2: float
     drogue_x_m: float
 
-    def at(self, beta: float) -> tuple[float, float, float]:
-        """Ahead, to port and moment: how much water area holds back."""
-        side, moment = self.boat.beside(beta)
-        aside = self.drogue_m2 * sin(beta)
-        return (
-            (self.boat.ahead_m2 + self.drogue_m2) * cos(beta),
-            side + aside,
-            moment + aside * self.drogue_x_m,
-        )
-
-    def left_over(self, beta: float) -> float:
-        """The moment of the air's side force less the water's."""
-        _, side, moment = self.at(beta)
-        return self.boat.in_the_wind.x_m * side - moment
+    def left_over(self, beta: Array) -> Array:
+        """(n,): the moment of the air's side force less the water's."""
+        side, moment = self.boat.beside_each(beta)
+        aside = self.drogue_m2 * np.sin(beta)
+        over: Array = self.boat.in_the_wind.x_m * (side + aside) - moment - aside * self.drogue_x_m
+        return over
 
 
-def drift(boat: Afloat, wind_m_s: float, drogue: Drogue | None) -> Drift | None:
-    """In a wind relative to the water; None without one. Of several rests the one most abeam."""
+def drift(
+    boat: BoatDrag, wind_m_s: float, drogue_m2: float = 0.0, drogue_x_m: float = 0.0
+) -> Drift | None:
+    """In a wind relative to the water, towing so much drag area; None without one. Of several rests
+    the one most abeam."""
     wind = boat.in_the_wind
     if wind_m_s < _NO_WIND_M_S or wind.front_m2 <= 0 or wind.side_m2 <= 0:
         return None
-    drogue_m2 = 0.0 if drogue is None else drogue.area_m2 * drogue.cd
-    side = _Side(boat, drogue_m2, 0.0 if drogue is None else drogue.x_m)
-    beta = min(_rests(side), key=lambda one: abs(one - radians(90.0)), default=0.0)
-    ahead, aside, _ = side.at(beta)
-    ratio = boat.density_kg_m3 / boat.case.assumptions.air_density_kg_m3
+    rests = _rests(_Side(boat, drogue_m2, drogue_x_m))
+    beta = min(rests, key=lambda one: abs(one - radians(90.0)), default=0.0)
+    ahead = (boat.ahead_m2 + drogue_m2) * cos(beta)
+    aside = boat.beside(beta)[0] + drogue_m2 * sin(beta)
+    ratio = boat.density_kg_m3 / boat.coefficients.air_density_kg_m3
     v_x, v_y = ahead / wind.front_m2, aside / wind.side_m2
     size = hypot(v_x, v_y)
     # ½ρ_a|a|a = ½ρq²v: for q = 1, and then by as much as the wind is stronger.
@@ -83,16 +83,12 @@ def drift(boat: Afloat, wind_m_s: float, drogue: Drogue | None) -> Drift | None:
 
 def _rests(side: _Side) -> list[float]:
     """Angles at which it rests, and turned a little turns back."""
+    values = side.left_over(_ANGLES)
     found = []
-    near = radians(0.01)
-    if side.left_over(near) > 0:
+    if values[0] > 0:
         found.append(0.0)
-    if side.left_over(radians(180.0) - near) < 0:
+    if values[-1] < 0:
         found.append(radians(180.0))
-    steps = round(180.0 / _STEP_DEG)
-    angles = [near, *(radians(_STEP_DEG * n) for n in range(1, steps)), radians(180.0) - near]
-    values = [side.left_over(one) for one in angles]
-    for n in range(len(angles) - 1):
-        if values[n] < 0 <= values[n + 1]:
-            found.append(float(brentq(side.left_over, angles[n], angles[n + 1], xtol=1e-12)))
-    return found
+    return found + [
+        between(side.left_over, float(_ANGLES[n]), float(_ANGLES[n + 1])) for n in rises(values)
+    ]
