@@ -1,6 +1,8 @@
 """A whole setup: figures, verdicts, words for places, and how they came about."""
 
 import pytest
+from tests.judged import put
+from tests.subjects.glide.goings import with_thing
 
 from neat_hull.editing.starting import FirstMeasures, starting_setup
 from neat_hull.errors import DoesNotFloat, InputErrors, NoBalance
@@ -24,6 +26,15 @@ FIRST = FirstMeasures(
 def demo() -> Setup:
     """The full demo setup."""
     return demo_setups()[0]
+
+
+def equipped() -> Setup:
+    """The full demo setup, with a motor and a pole that holds."""
+    made = with_thing(demo(), 901, name="Motor", shape="pole", mass_kg=8.0, length_m=0.9,
+                      width_m=0.1, height_m=0.1, motor={"thrust_n": 150.0})  # fmt: skip
+    made = with_thing(made, 902, name="Stake", shape="pole", mass_kg=1.0, length_m=2.4,
+                      width_m=0.02, height_m=0.02, anchor={"by": "pole"})  # fmt: skip
+    return put(put(made, 901, 0.3, z_m=0.5), 902, 1.0, -0.35)
 
 
 def at(setup: Setup, name: str, **place: float | None) -> Setup:
@@ -147,7 +158,7 @@ def test_without_a_rating_weight_is_judged_by_freeboard_or_not_at_all() -> None:
 
 @pytest.mark.parametrize("figure", figures())
 def test_every_figure_lays_itself_open(figure: str) -> None:
-    how = explain(evaluated(demo()), figure)
+    how = explain(evaluated(equipped()), figure)
     assert how.rows
     assert how.plain
 

@@ -41,6 +41,8 @@ from tests.judged import (
 )
 from tests.places import on
 from tests.subjects.fixing import mountings
+from tests.subjects.glide import goings
+from tests.subjects.hold import holdings
 from tests.subjects.power import wirings
 from tests.subjects.sonar import hangings
 
@@ -219,6 +221,8 @@ CASES = [
     *wirings.CASES,
     *hangings.CASES,
     *mountings.CASES,
+    *goings.CASES,
+    *holdings.CASES,
 ]  # fmt: skip
 
 

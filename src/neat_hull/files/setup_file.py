@@ -72,7 +72,11 @@ def write_setup(setup: Setup) -> str:
         water_temp_c=setup.water_temp_c,
         posture=setup.posture,
         **_sections(setup)
-        | {"power": setup.power.only(aboard), "fixing": setup.fixing.only(aboard)},
+        | {
+            "power": setup.power.only(aboard),
+            "fixing": setup.fixing.only(aboard),
+            "glide": setup.glide.only(aboard),
+        },
         gear=[FileThing(id=i, **setup.things[i].model_dump(exclude={"photo"})) for i in aboard],
         placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
     )

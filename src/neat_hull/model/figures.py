@@ -7,6 +7,8 @@ from neat_hull.model.base import Answer
 from neat_hull.model.evidence import Bands
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.fixing_figures import FixingFigures
+from neat_hull.model.glide_figures import GlideFigures
+from neat_hull.model.hold_figures import HoldFigures
 from neat_hull.model.load import Weight
 from neat_hull.model.power_figures import PowerFigures
 from neat_hull.model.reach import Aboard
@@ -35,5 +37,7 @@ class Figures(Answer):
     power: PowerFigures | None
     sonar: Sonar | None
     fixing: FixingFigures | None
+    glide: GlideFigures | None
+    hold: HoldFigures | None
     findings: list[Finding]
     cards: list[Card]

@@ -33,6 +33,9 @@ HowKind = Literal[
     "charge",
     "work",
     "hours",
+    "speed",
+    "pace",
+    "far",
 ]
 
 

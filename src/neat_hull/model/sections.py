@@ -7,6 +7,8 @@ from pydantic import create_model
 from neat_hull.model.base import Model
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
+from neat_hull.model.glide import GlidePlan
+from neat_hull.model.hold import HoldPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
 
@@ -18,6 +20,8 @@ class Sections(Model):
     judging: Judging = Judging()
     power: Power = Power()
     fixing: FixingPlan = FixingPlan()
+    glide: GlidePlan = GlidePlan()
+    hold: HoldPlan = HoldPlan()
 
 
 if TYPE_CHECKING:

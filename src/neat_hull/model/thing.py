@@ -10,6 +10,8 @@ from pydantic import Field
 
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Evidence
+from neat_hull.model.glide import Motor
+from neat_hull.model.hold import Anchor, Drogue
 from neat_hull.model.power import Battery, Draw, FuseBlock
 from neat_hull.model.sonar import Transducer
 
@@ -94,18 +96,6 @@ class Fixing(Model):
     leashed: bool = False
 
 
-class Anchor(Model):
-    """It holds the boat in place, on a line: by its weight and flukes, or as a pole pushed in."""
-
-    by: Literal["line", "pole"] = "line"
-
-
-class Drogue(Model):
-    """It slows the drift, towed on a line."""
-
-    line_m: float | None = Field(default=None, gt=0, le=100)
-
-
 class Downrigger(Model):
     """It hangs a weight over the side on a boom."""
 
@@ -157,6 +147,7 @@ class Thing(Model):
     fill: Fill | None = None
     anchor: Anchor | None = None
     drogue: Drogue | None = None
+    motor: Motor | None = None
     downrigger: Downrigger | None = None
     battery: Battery | None = None
     draw: Draw | None = None

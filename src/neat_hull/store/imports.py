@@ -60,7 +60,11 @@ def import_setup(db: Connection, setup: Setup) -> int:
     plan = plan_import(db, setup)
     ids = plan.thing_ids | {number: new_thing_id(db) for number in plan.new_things}
     setup = setup.model_copy(
-        update={"power": setup.power.renumbered(ids), "fixing": setup.fixing.renumbered(ids)}
+        update={
+            "power": setup.power.renumbered(ids),
+            "fixing": setup.fixing.renumbered(ids),
+            "glide": setup.glide.renumbered(ids),
+        }
     )
     setup_id = insert_setup(db, setup, plan.boat_id, plan.angler_id)
     for number in plan.new_things:

@@ -13,7 +13,6 @@ from neat_hull.physics.body.build import Build
 from neat_hull.physics.body.postures import leaned, rising
 from neat_hull.physics.body.segments import Seat, seated, standing
 from neat_hull.physics.hull.fullness import MARK_M, filled, fit_fullness
-from neat_hull.physics.water.drag import drag_kg
 from neat_hull.physics.water.inclining import gm_from_moves
 
 SEAT = Seat(x_m=1.4, z_m=0.24, recline_rad=0.2, brace_x_m=2.25, brace_z_m=0.18)
@@ -120,8 +119,3 @@ def test_getting_up_is_between_sitting_and_standing() -> None:
     middle = rising(85, Build.of(1.78), SEAT, 1.75, 0.16)
     assert low < middle.centre_m[2] < high
     assert middle.mass_kg == pytest.approx(85)
-
-
-def test_drag_is_the_weight_that_pulls_as_hard() -> None:
-    """½·1000·1·0.1·1² = 50 N, which is 5.10 kg."""
-    assert drag_kg(1000, 1.0, 0.1, 1.0) == pytest.approx(50 / 9.80665)

@@ -10,7 +10,8 @@ from tests.subjects.glide.boats import ASSUMED, glide, glide_case, stations
 from typer.testing import CliRunner
 
 from neat_hull.cli.main import app
-from neat_hull.subjects.glide.case import N_PER_LBF, Row, glide_report
+from neat_hull.physics.resistance.propulsion import N_PER_LBF
+from neat_hull.subjects.glide.case import Row, glide_report
 
 
 def report(**changes: Any) -> Row:

@@ -769,6 +769,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/glide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Glide
+         * @description Resistance by speed and cause, full and bare; steps of the motor, lines behind the boat, what
+         *     tests give; of a trial, nothing is stored.
+         */
+        post: operations["glide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/history": {
         parameters: {
             query?: never;
@@ -803,6 +824,27 @@ export interface paths {
          * @description Undo or redo until that step is the last in force; 0 is the beginning.
          */
         post: operations["go_to"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hold
+         * @description The boat under its line's pull, by the side, and held elsewhere; the line as it hangs; of a
+         *     trial, nothing is stored.
+         */
+        post: operations["hold"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1557,6 +1599,8 @@ export interface components {
             /** Finding */
             finding?: string | null;
             fixing?: components["schemas"]["FixingPlan"] | null;
+            glide?: components["schemas"]["GlidePlan"] | null;
+            hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
@@ -1634,13 +1678,16 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
             /** Value */
             value: number;
         };
         /**
          * Anchor
-         * @description It holds the boat in place, on a line: by its weight and flukes, or as a pole pushed in.
+         * @description It holds the boat in place: on a line by its weight and flukes, or as a pole pushed in.
+         *
+         *     rope_m is how much line there is, floats whether a float on it lets one leave it behind. solid
+         *     and wall_mm are of a pole. powered: a motor drives it down.
          */
         Anchor: {
             /**
@@ -1649,6 +1696,110 @@ export interface components {
              * @enum {string}
              */
             by: "line" | "pole";
+            /**
+             * Chain Kg M
+             * @default 0.8
+             */
+            chain_kg_m: number;
+            /**
+             * Chain M
+             * @default 0
+             */
+            chain_m: number;
+            /**
+             * Floats
+             * @default false
+             */
+            floats: boolean;
+            /**
+             * Powered
+             * @default false
+             */
+            powered: boolean;
+            /** Pushed In M */
+            pushed_in_m?: number | null;
+            /** Rope M */
+            rope_m?: number | null;
+            /**
+             * Rope Mm
+             * @default 6
+             */
+            rope_mm: number;
+            /**
+             * Sinks
+             * @default true
+             */
+            sinks: boolean;
+            /**
+             * Solid
+             * @default true
+             */
+            solid: boolean;
+            /**
+             * Type
+             * @default grapnel
+             * @enum {string}
+             */
+            type: "grapnel" | "claw" | "fluke" | "mushroom";
+            /** Wall Mm */
+            wall_mm?: number | null;
+        };
+        /**
+         * AnchorFigure
+         * @description The anchor on its line; what is null has no meaning where the line does not reach the bottom.
+         *
+         *     height_m is from the bottom to where the line leaves the boat; rope_m all the line there is.
+         */
+        AnchorFigure: {
+            /** Angle At Anchor Deg */
+            angle_at_anchor_deg: number | null;
+            /** Angle At Cleat Deg */
+            angle_at_cleat_deg: number | null;
+            /**
+             * Bottom
+             * @enum {string}
+             */
+            bottom: "sand" | "mud" | "gravel" | "weed" | "rock";
+            /** Chain M */
+            chain_m: number;
+            /** Distance M */
+            distance_m: number | null;
+            /** Down N */
+            down_n: number;
+            /** Floats */
+            floats: boolean;
+            /** Height M */
+            height_m: number;
+            /** Holding Factor */
+            holding_factor: number | null;
+            /** Holding N */
+            holding_n: number | null;
+            /** Holding Ratio */
+            holding_ratio: number;
+            /** Holding Share */
+            holding_share: number | null;
+            /** Line M */
+            line_m: number;
+            /** Line Share */
+            line_share: number | null;
+            /** Mass Kg */
+            mass_kg: number;
+            /** On Bottom M */
+            on_bottom_m: number | null;
+            /** Reaches Bottom */
+            reaches_bottom: boolean;
+            /** Recommended Kg */
+            recommended_kg: number | null;
+            /** Rope M */
+            rope_m: number | null;
+            /** Scope */
+            scope: number;
+            /** Swing Radius M */
+            swing_radius_m: number | null;
+            /** Tension N */
+            tension_n: number | null;
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * Angler
@@ -2908,6 +3059,63 @@ export interface components {
             x_m: number[];
         };
         /**
+         * DriftFigure
+         * @description A drift in the set wind: through the water and over ground, and how the boat lies in it.
+         *
+         *     wind_off_bow_deg 0: the wind from ahead. heading_deg and ground_toward_deg by compass.
+         */
+        DriftFigure: {
+            /** Drogue N */
+            drogue_n: number;
+            /** Ground M S */
+            ground_m_s: number;
+            /** Ground Toward Deg */
+            ground_toward_deg: number;
+            /** Heading Deg */
+            heading_deg: number;
+            /** Off Downwind Deg */
+            off_downwind_deg: number;
+            /** Share Of Wind */
+            share_of_wind: number;
+            /** Speed M S */
+            speed_m_s: number;
+            /** Wind Off Bow Deg */
+            wind_off_bow_deg: number;
+        };
+        /**
+         * DriftFit
+         * @description A drift: what the wind gets hold of, over what was reckoned.
+         */
+        DriftFit: {
+            /** Speed M S */
+            speed_m_s: number;
+            /** Trouble */
+            trouble: string | null;
+            /** Wind Factor */
+            wind_factor: number | null;
+        };
+        /**
+         * DriftTest
+         * @description Minutes adrift over a distance in a known wind, without a drogue.
+         */
+        DriftTest: {
+            /**
+             * Distance M
+             * @default 100
+             */
+            distance_m: number;
+            /**
+             * Minutes
+             * @default 6
+             */
+            minutes: number;
+            /**
+             * Wind M S
+             * @default 4
+             */
+            wind_m_s: number;
+        };
+        /**
          * DriveWell
          * @description What a pedal drive is dropped into.
          */
@@ -2943,11 +3151,18 @@ export interface components {
         };
         /**
          * Drogue
-         * @description It slows the drift, towed on a line.
+         * @description It slows the drift, towed on a line; mouth_m is how wide its mouth is.
          */
         Drogue: {
             /** Line M */
             line_m?: number | null;
+            /** Mouth M */
+            mouth_m?: number | null;
+            /**
+             * Trip Line
+             * @default false
+             */
+            trip_line: boolean;
         };
         /**
          * Duplicates
@@ -3075,7 +3290,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
             /** Label */
             label: string;
             /** Values */
@@ -3104,6 +3319,8 @@ export interface components {
             /** Findings */
             findings: components["schemas"]["Finding"][];
             fixing: components["schemas"]["FixingFigures"] | null;
+            glide: components["schemas"]["GlideFigures"] | null;
+            hold: components["schemas"]["HoldFigures"] | null;
             power: components["schemas"]["PowerFigures"] | null;
             sonar: components["schemas"]["Sonar"] | null;
             strip: components["schemas"]["Strip"] | null;
@@ -3601,6 +3818,68 @@ export interface components {
             walls: components["schemas"]["WallFigure"][];
         };
         /**
+         * FullGlide
+         * @description Curves of the boat full and bare by speed, steps of the motor, lines, and what tests give.
+         *
+         *     band is ± of the total at each speed of the curve, N.
+         */
+        FullGlide: {
+            /** Band N */
+            band_n: number[];
+            /** Bare */
+            bare: components["schemas"]["Newtons"][];
+            /** Best Step */
+            best_step: number | null;
+            /** Curve */
+            curve: components["schemas"]["Newtons"][];
+            /** Displacement Kg */
+            displacement_kg: number;
+            drift_fit: components["schemas"]["DriftFit"] | null;
+            /** Name */
+            name: string;
+            pull_fit: components["schemas"]["PullFit"] | null;
+            /** Ring */
+            ring: components["schemas"]["RingPoint"][];
+            run_fit: components["schemas"]["RunFit"] | null;
+            /** Steps */
+            steps: components["schemas"]["StepFigure"][];
+            trolling: components["schemas"]["Trolling"] | null;
+            /** Wet Length M */
+            wet_length_m: number;
+            /** Wetted Area M2 */
+            wetted_area_m2: number;
+        };
+        /**
+         * FullHold
+         * @description What is asked for on request. line: the line from the anchor, [along the bottom, up]; held:
+         *     the boat under its pull; by_the_side: what would be; elsewhere: held at places along the boat.
+         *
+         *     ends_x_m are stern and bow; lateral_x_m the middle of what the water holds beside; surge_n what
+         *     short waves make of the pull.
+         */
+        FullHold: {
+            by_the_side: components["schemas"]["Leaning"];
+            /** By The Side N */
+            by_the_side_n: number;
+            /** Elsewhere */
+            elsewhere: components["schemas"]["HeldAt"][];
+            /** Ends X M */
+            ends_x_m: [
+                number,
+                number
+            ];
+            held: components["schemas"]["Leaning"];
+            /** Lateral X M */
+            lateral_x_m: number;
+            /** Line */
+            line: [
+                number,
+                number
+            ][];
+            /** Surge N */
+            surge_n: number;
+        };
+        /**
          * FullPower
          * @description The electrics in full. trouble says why there is no chart.
          */
@@ -3679,6 +3958,146 @@ export interface components {
             planned: number;
             /** Spent */
             spent: number;
+        };
+        /**
+         * GlideFigures
+         * @description All that is live about it. bare: boat, its own parts and the angler alone. Speeds are null
+         *     past what a body drives; back_m_s and way_m_s are made good over ground, null without way.
+         */
+        GlideFigures: {
+            at: components["schemas"]["Newtons"] | null;
+            /** Back M S */
+            back_m_s: number | null;
+            /** Bare M S */
+            bare_m_s: number | null;
+            /** Costs */
+            costs: components["schemas"]["ThingCost"][];
+            drift: components["schemas"]["DriftFigure"] | null;
+            /** Drogue Id */
+            drogue_id: number | null;
+            drogued: components["schemas"]["DriftFigure"] | null;
+            /** Efficiency */
+            efficiency: number;
+            /** Effort W */
+            effort_w: number;
+            /** Extra Min Per Km */
+            extra_min_per_km: number | null;
+            /** Extra Share */
+            extra_share: number | null;
+            /** Froude */
+            froude: number | null;
+            /** Min Per Km */
+            min_per_km: number | null;
+            motor: components["schemas"]["MotorFigure"] | null;
+            /** Speed M S */
+            speed_m_s: number | null;
+            /**
+             * Stroke
+             * @enum {string}
+             */
+            stroke: "paddle" | "fins" | "propeller";
+            /** Way M S */
+            way_m_s: number | null;
+        };
+        /**
+         * GlidePlan
+         * @description What it is driven by, and against what. Directions by compass: a wind from, a current toward.
+         *
+         *     effort_w is what the body gives, efficiency what of it drives. trip_m is how far out one means
+         *     to go; step the motor's, reserve what of the battery is to be left. drogue_x_m is where a drogue
+         *     is led to, null the bow. up: things that are lifted out of the water, or laid down out of the
+         *     wind, on the way. form_factor, wave_factor, wind_factor and efficiency are what tests found.
+         *     lines: how long each rod's line trails; turn_m the radius of a turn with them.
+         */
+        GlidePlan: {
+            /**
+             * Current M S
+             * @default 0
+             */
+            current_m_s: number;
+            /**
+             * Current Toward Deg
+             * @default 180
+             */
+            current_toward_deg: number;
+            drift_test?: components["schemas"]["DriftTest"] | null;
+            /** Drogue X M */
+            drogue_x_m?: number | null;
+            /** Efficiency */
+            efficiency?: number | null;
+            /**
+             * Effort W
+             * @default 60
+             */
+            effort_w: number;
+            /** Form Factor */
+            form_factor?: number | null;
+            /**
+             * Heading Deg
+             * @default 0
+             */
+            heading_deg: number;
+            /**
+             * Lines
+             * @default {}
+             */
+            lines: {
+                [key: string]: number;
+            };
+            /**
+             * Pulls
+             * @default []
+             */
+            pulls: components["schemas"]["TowedPull"][];
+            /**
+             * Reserve
+             * @default 0.2
+             */
+            reserve: number;
+            /**
+             * Scratched
+             * @default false
+             */
+            scratched: boolean;
+            /**
+             * Step
+             * @default 0.7
+             */
+            step: number;
+            /** Stroke */
+            stroke?: ("paddle" | "fins" | "propeller") | null;
+            timed_run?: components["schemas"]["TimedRun"] | null;
+            /**
+             * Trip M
+             * @default 2000
+             */
+            trip_m: number;
+            /**
+             * Turn M
+             * @default 20
+             */
+            turn_m: number;
+            /**
+             * Up
+             * @default {}
+             */
+            up: {
+                [key: string]: boolean;
+            };
+            /** Wave Factor */
+            wave_factor?: number | null;
+            /** Wind Factor */
+            wind_factor?: number | null;
+            /**
+             * Wind From Deg
+             * @default 0
+             */
+            wind_from_deg: number;
+            /**
+             * Wind M S
+             * @default 2
+             */
+            wind_m_s: number;
         };
         /**
          * HandHeld
@@ -3762,6 +4181,76 @@ export interface components {
             y_m: number;
             /** Z M */
             z_m: number;
+        };
+        /**
+         * HeldAt
+         * @description The boat held at another place: how it would lie.
+         */
+        HeldAt: {
+            /** Heading Deg */
+            heading_deg: number;
+            /** Off Line Deg */
+            off_line_deg: number;
+            /** Pull N */
+            pull_n: number;
+            /** X M */
+            x_m: number;
+        };
+        /**
+         * HoldFigures
+         * @description All that is live about it. at is where the line leaves the boat; rock says that the bottom
+         *     takes no pole.
+         */
+        HoldFigures: {
+            anchor: components["schemas"]["AnchorFigure"] | null;
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * End
+             * @enum {string}
+             */
+            end: "bow" | "stern";
+            hover: components["schemas"]["HoverFigure"] | null;
+            lies: components["schemas"]["LiesFigure"];
+            pole: components["schemas"]["PoleFigure"] | null;
+            /** Rock */
+            rock: boolean;
+            rope: components["schemas"]["RopeFigure"] | null;
+        };
+        /**
+         * HoldPlan
+         * @description at_x_m is where the line leaves the boat, on its middle line; null: the cleat that lies
+         *     farthest out, or the bow. Two poles, one at each end, keep it from turning.
+         */
+        HoldPlan: {
+            /** At X M */
+            at_x_m?: number | null;
+            /**
+             * Bottom
+             * @default sand
+             * @enum {string}
+             */
+            bottom: "sand" | "mud" | "gravel" | "weed" | "rock";
+            /**
+             * Current Toward Deg
+             * @default 180
+             */
+            current_toward_deg: number;
+            trolley?: components["schemas"]["Trolley"] | null;
+            /**
+             * Two Poles
+             * @default false
+             */
+            two_poles: boolean;
+            /**
+             * Wind From Deg
+             * @default 0
+             */
+            wind_from_deg: number;
         };
         /**
          * Holder
@@ -3886,6 +4375,20 @@ export interface components {
             on?: number[] | null;
         };
         /**
+         * HoverFigure
+         * @description A motor that keeps the boat in its place: step and power it takes, and hours of them.
+         */
+        HoverFigure: {
+            /** Hours */
+            hours: number | null;
+            /** Power W */
+            power_w: number | null;
+            /** Step */
+            step: number | null;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * How
          * @description How a figure was computed: words, formula, values, and how sure it is.
          *
@@ -3921,7 +4424,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
             /** Label */
             label: string;
             /** Value */
@@ -4042,6 +4545,36 @@ export interface components {
             angler_id: number;
         };
         /**
+         * Leaning
+         * @description The boat under a pull; null where it goes over.
+         */
+        Leaning: {
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Least Freeboard M */
+            least_freeboard_m: number | null;
+            /** Trim Deg */
+            trim_deg: number | null;
+        };
+        /**
+         * LiesFigure
+         * @description At rest on the line: heading by compass, pull level on the boat, N, ahead and to port.
+         *
+         *     off_line_deg is how far the line leads off the nearer end of the boat.
+         */
+        LiesFigure: {
+            /** Heading Deg */
+            heading_deg: number;
+            /** Off Line Deg */
+            off_line_deg: number;
+            /** Pull Ahead N */
+            pull_ahead_n: number;
+            /** Pull N */
+            pull_n: number;
+            /** Pull Port N */
+            pull_port_n: number;
+        };
+        /**
          * LiftFit
          * @description The hull's mass and LCG from two scales, beside the mass that was typed.
          */
@@ -4108,7 +4641,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
             /** Moved */
             moved: boolean;
             /** Reason */
@@ -4289,6 +4822,43 @@ export interface components {
              * @enum {string}
              */
             state: "off" | "lost" | "stale" | "garbled" | "live";
+        };
+        /**
+         * Motor
+         * @description It drives the boat. thrust_n is its pull at standstill, as on its label; fastest_m_s where it
+         *     pulls no more and full_w what it draws, both at full. drop is how much less it draws by then.
+         *     holds: it keeps the boat in its place by itself.
+         */
+        Motor: {
+            /** Drop */
+            drop?: number | null;
+            /** Fastest M S */
+            fastest_m_s?: number | null;
+            /** Full W */
+            full_w?: number | null;
+            /**
+             * Holds
+             * @default false
+             */
+            holds: boolean;
+            /** Thrust N */
+            thrust_n: number;
+        };
+        /**
+         * MotorFigure
+         * @description The motor: what it may draw on, at the set step and out and back; windy in half as much wind
+         *     again. wired: a battery feeds it; else all aboard are reckoned with.
+         */
+        MotorFigure: {
+            set_step: components["schemas"]["StepFigure"];
+            /** Thing Id */
+            thing_id: number;
+            trip: components["schemas"]["TripFigure"];
+            /** Usable Wh */
+            usable_wh: number;
+            windy: components["schemas"]["TripFigure"];
+            /** Wired */
+            wired: boolean;
         };
         /**
          * Mount
@@ -4607,6 +5177,26 @@ export interface components {
             start: number;
         };
         /**
+         * Newtons
+         * @description What holds the boat back at a speed, by cause.
+         */
+        Newtons: {
+            /** Air N */
+            air_n: number;
+            /** Appendage N */
+            appendage_n: number;
+            /** Base N */
+            base_n: number;
+            /** Friction N */
+            friction_n: number;
+            /** Speed M S */
+            speed_m_s: number;
+            /** Total N */
+            total_n: number;
+            /** Wave N */
+            wave_n: number;
+        };
+        /**
          * NumberedThing
          * @description A thing as it now is; without an id it is new.
          */
@@ -4908,6 +5498,35 @@ export interface components {
             speed: number;
         };
         /**
+         * PoleFigure
+         * @description A pole, or each of two, pushed in; limited_by says which of its limits comes first.
+         */
+        PoleFigure: {
+            /** Bending Share */
+            bending_share: number;
+            /** Deflection M */
+            deflection_m: number;
+            /** Depth Limit M */
+            depth_limit_m: number;
+            /** Length M */
+            length_m: number;
+            /**
+             * Limited By
+             * @enum {string}
+             */
+            limited_by: "bending" | "soil" | "length";
+            /** Moment Nm */
+            moment_nm: number;
+            /** Pull N */
+            pull_n: number;
+            /** Pushed In M */
+            pushed_in_m: number;
+            /** Soil Share */
+            soil_share: number | null;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * Power
          * @description How a setup is wired and used; a thing of which nothing is said is on as is usual for it.
          *
@@ -5094,6 +5713,21 @@ export interface components {
             tension_n: number;
         };
         /**
+         * PullFit
+         * @description Pulls: form and wave factor that go through them best; residuals in N. trouble says why they
+         *     are refused.
+         */
+        PullFit: {
+            /** Form Factor */
+            form_factor: number | null;
+            /** Residual N */
+            residual_n: number[];
+            /** Trouble */
+            trouble: string | null;
+            /** Wave Factor */
+            wave_factor: number | null;
+        };
+        /**
          * ReachLimits
          * @description How far this person goes from the seat, and with which hand.
          */
@@ -5139,11 +5773,13 @@ export interface components {
             boat?: components["schemas"]["Boat"] | null;
             demands?: components["schemas"]["DemandNumbers"] | null;
             fixing?: components["schemas"]["FixingPlan"] | null;
+            glide?: components["schemas"]["GlidePlan"] | null;
             /**
              * Height M
              * @default 0.43
              */
             height_m: number;
+            hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
@@ -5224,6 +5860,19 @@ export interface components {
             z_m: number;
         };
         /**
+         * RingPoint
+         * @description How far out one may go on a heading and back so that the reserve is left, at the set step;
+         *     windy: in half as much wind again. Null without way.
+         */
+        RingPoint: {
+            /** Heading Deg */
+            heading_deg: number;
+            /** Turn Back M */
+            turn_back_m: number | null;
+            /** Windy M */
+            windy_m: number | null;
+        };
+        /**
          * Rod
          * @description A fishing rod: where its reel is, butt_m from the butt's end, under the rod or over it.
          */
@@ -5273,6 +5922,34 @@ export interface components {
             tip_past_bow_m: number;
             /** Tip Past Stern M */
             tip_past_stern_m: number;
+        };
+        /**
+         * RopeFigure
+         * @description The rope of a trolley, from block to block. meets: names of what it touches; in_reach says
+         *     that it is in hand or within a lean.
+         */
+        RopeFigure: {
+            /** Ends */
+            ends: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ];
+            /** In Reach */
+            in_reach: boolean;
+            /** In Stroke */
+            in_stroke: boolean;
+            /** Meets */
+            meets: string[];
+            /** On Legs */
+            on_legs: boolean;
         };
         /**
          * RoutePoint
@@ -5325,6 +6002,20 @@ export interface components {
             y_m: number;
             /** Z M */
             z_m: number;
+        };
+        /**
+         * RunFit
+         * @description A timed run: the efficiency it gives, and ±.
+         */
+        RunFit: {
+            /** Band */
+            band: number;
+            /** Efficiency */
+            efficiency: number | null;
+            /** Speed M S */
+            speed_m_s: number;
+            /** Total N */
+            total_n: number;
         };
         /**
          * Said
@@ -5542,6 +6233,34 @@ export interface components {
              *     }
              */
             fixing: components["schemas"]["FixingPlan"];
+            /**
+             * @default {
+             *       "current_m_s": 0,
+             *       "current_toward_deg": 180,
+             *       "effort_w": 60,
+             *       "heading_deg": 0,
+             *       "lines": {},
+             *       "pulls": [],
+             *       "reserve": 0.2,
+             *       "scratched": false,
+             *       "step": 0.7,
+             *       "trip_m": 2000,
+             *       "turn_m": 20,
+             *       "up": {},
+             *       "wind_from_deg": 0,
+             *       "wind_m_s": 2
+             *     }
+             */
+            glide: components["schemas"]["GlidePlan"];
+            /**
+             * @default {
+             *       "bottom": "sand",
+             *       "current_toward_deg": 180,
+             *       "two_poles": false,
+             *       "wind_from_deg": 0
+             *     }
+             */
+            hold: components["schemas"]["HoldPlan"];
             /**
              * @default {
              *       "accepted": [],
@@ -5859,6 +6578,26 @@ export interface components {
             number: number;
         };
         /**
+         * StepFigure
+         * @description One step of a motor on the set heading; null where it does not get away.
+         */
+        StepFigure: {
+            /** Ground M S */
+            ground_m_s: number | null;
+            /** Hours */
+            hours: number | null;
+            /** Power W */
+            power_w: number | null;
+            /** Range M */
+            range_m: number | null;
+            /** Speed M S */
+            speed_m_s: number | null;
+            /** Step */
+            step: number;
+            /** Thrust N */
+            thrust_n: number | null;
+        };
+        /**
          * Strip
          * @description Weight in bins along the boat, and lift per metre of length at x.
          */
@@ -6096,7 +6835,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
             /** Plain */
             plain: string;
             /** Term */
@@ -6159,6 +6898,7 @@ export interface components {
             length_m: number;
             /** Mass Kg */
             mass_kg: number;
+            motor?: components["schemas"]["Motor"] | null;
             /** Name */
             name: string;
             /**
@@ -6226,6 +6966,25 @@ export interface components {
             /** Revision */
             revision: number;
             thing: components["schemas"]["Thing"];
+        };
+        /**
+         * ThingCost
+         * @description One thing's own part of it at the speed that the effort gives; thing_id is null of the boat's
+         *     own. lifts: it can be lifted, or laid down, on the way.
+         */
+        ThingCost: {
+            /** Air N */
+            air_n: number;
+            /** Lifts */
+            lifts: boolean;
+            /** Name */
+            name: string;
+            /** Share */
+            share: number;
+            /** Thing Id */
+            thing_id: number | null;
+            /** Water N */
+            water_n: number;
         };
         /**
          * ThingsChange
@@ -6317,6 +7076,32 @@ export interface components {
             water: "fresh" | "salt";
         };
         /**
+         * TimedRun
+         * @description A known distance out and back the same way, at a steady effort, full as set up.
+         */
+        TimedRun: {
+            /**
+             * Back Min
+             * @default 7
+             */
+            back_min: number;
+            /**
+             * Distance M
+             * @default 500
+             */
+            distance_m: number;
+            /**
+             * Effort W
+             * @default 60
+             */
+            effort_w: number;
+            /**
+             * Out Min
+             * @default 7
+             */
+            out_min: number;
+        };
+        /**
          * Together
          * @description Things taken together: their weight as filled, with all that those aboard hold.
          */
@@ -6325,6 +7110,16 @@ export interface components {
             count: number;
             /** Mass Kg */
             mass_kg: number;
+        };
+        /**
+         * TowedPull
+         * @description Towed, or held in a steady current: what a luggage scale reads at a speed.
+         */
+        TowedPull: {
+            /** Pull N */
+            pull_n: number;
+            /** Speed M S */
+            speed_m_s: number;
         };
         /**
          * Track
@@ -6408,6 +7203,8 @@ export interface components {
             boat?: components["schemas"]["Boat"] | null;
             demands?: components["schemas"]["DemandNumbers"] | null;
             fixing?: components["schemas"]["FixingPlan"] | null;
+            glide?: components["schemas"]["GlidePlan"] | null;
+            hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
              * Places
@@ -6429,6 +7226,85 @@ export interface components {
             place: components["schemas"]["Place"] | null;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * TripFigure
+         * @description Out and back at the set step; used_share of what is usable, null where there is no way.
+         */
+        TripFigure: {
+            back: components["schemas"]["WayFigure"] | null;
+            out: components["schemas"]["WayFigure"] | null;
+            /** Turn Back M */
+            turn_back_m: number | null;
+            /** Used Share */
+            used_share: number | null;
+        };
+        /**
+         * TrolledLine
+         * @description A line that trails from a rod: places [along, to port] on the plan, in line and in a turn.
+         */
+        TrolledLine: {
+            /** Length M */
+            length_m: number;
+            /** Lure */
+            lure: [
+                number,
+                number
+            ];
+            /** Name */
+            name: string;
+            /** Thing Id */
+            thing_id: number;
+            /** Tip */
+            tip: [
+                number,
+                number
+            ];
+            /** Turning */
+            turning: [
+                number,
+                number
+            ][];
+        };
+        /**
+         * Trolley
+         * @description A ring on a rope along one side, hauled from the seat: where its blocks are, and how high the
+         *     rope runs over the gunwale.
+         */
+        Trolley: {
+            /** Aft X M */
+            aft_x_m: number;
+            /** Fwd X M */
+            fwd_x_m: number;
+            /**
+             * Over M
+             * @default 0.03
+             */
+            over_m: number;
+            /**
+             * Side
+             * @default starboard
+             * @enum {string}
+             */
+            side: "port" | "starboard";
+        };
+        /**
+         * Trolling
+         * @description Lines behind the boat. crossing: pairs that cross in the set turn; least_turn_m is the
+         *     tightest turn in which none do, null where they cross at once; spread_m how broad they trail.
+         */
+        Trolling: {
+            /** Crossing */
+            crossing: [
+                number,
+                number
+            ][];
+            /** Least Turn M */
+            least_turn_m: number | null;
+            /** Lines */
+            lines: components["schemas"]["TrolledLine"][];
+            /** Spread M */
+            spread_m: number;
         };
         /**
          * TroubleMark
@@ -6571,6 +7447,18 @@ export interface components {
             thickness_mm: number;
             /** Thickness Usual */
             thickness_usual: boolean;
+        };
+        /**
+         * WayFigure
+         * @description A leg of the trip by motor.
+         */
+        WayFigure: {
+            /** Ground M S */
+            ground_m_s: number;
+            /** Hours */
+            hours: number;
+            /** Wh */
+            wh: number;
         };
         /**
          * WeighFirst
@@ -8931,6 +9819,59 @@ export interface operations {
             };
         };
     };
+    glide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullGlide"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     steps: {
         parameters: {
             query?: never;
@@ -9003,6 +9944,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullHold"];
                 };
             };
             /** @description Not Found */

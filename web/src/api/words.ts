@@ -71,13 +71,31 @@ export const CHOICES = {
       "resistance",
       "charge",
       "work",
-      "hours"
+      "hours",
+      "speed",
+      "pace",
+      "far"
     ]
   },
   "Anchor": {
     "by": [
       "line",
       "pole"
+    ],
+    "type": [
+      "grapnel",
+      "claw",
+      "fluke",
+      "mushroom"
+    ]
+  },
+  "AnchorFigure": {
+    "bottom": [
+      "sand",
+      "mud",
+      "gravel",
+      "weed",
+      "rock"
     ]
   },
   "Angler": {
@@ -321,7 +339,10 @@ export const CHOICES = {
       "resistance",
       "charge",
       "work",
-      "hours"
+      "hours",
+      "speed",
+      "pace",
+      "far"
     ],
     "verdicts": [
       "fine",
@@ -401,6 +422,35 @@ export const CHOICES = {
       "none"
     ]
   },
+  "GlideFigures": {
+    "stroke": [
+      "paddle",
+      "fins",
+      "propeller"
+    ]
+  },
+  "GlidePlan": {
+    "stroke": [
+      "paddle",
+      "fins",
+      "propeller"
+    ]
+  },
+  "HoldFigures": {
+    "end": [
+      "bow",
+      "stern"
+    ]
+  },
+  "HoldPlan": {
+    "bottom": [
+      "sand",
+      "mud",
+      "gravel",
+      "weed",
+      "rock"
+    ]
+  },
   "Hole": {
     "state": [
       "factory",
@@ -465,7 +515,10 @@ export const CHOICES = {
       "resistance",
       "charge",
       "work",
-      "hours"
+      "hours",
+      "speed",
+      "pace",
+      "far"
     ]
   },
   "ImportRow": {
@@ -548,7 +601,10 @@ export const CHOICES = {
       "resistance",
       "charge",
       "work",
-      "hours"
+      "hours",
+      "speed",
+      "pace",
+      "far"
     ]
   },
   "LineUp": {
@@ -752,6 +808,13 @@ export const CHOICES = {
       "hidden"
     ]
   },
+  "PoleFigure": {
+    "limited_by": [
+      "bending",
+      "soil",
+      "length"
+    ]
+  },
   "ReachLimits": {
     "hands": [
       "both",
@@ -909,7 +972,10 @@ export const CHOICES = {
       "resistance",
       "charge",
       "work",
-      "hours"
+      "hours",
+      "speed",
+      "pace",
+      "far"
     ]
   },
   "Thing": {
@@ -1029,6 +1095,12 @@ export const CHOICES = {
       "stands"
     ]
   },
+  "Trolley": {
+    "side": [
+      "port",
+      "starboard"
+    ]
+  },
   "TroubleMark": {
     "verdict": [
       "fine",
@@ -1095,7 +1167,15 @@ export const USUAL = {
     "places": []
   },
   "Anchor": {
-    "by": "line"
+    "by": "line",
+    "type": "grapnel",
+    "chain_m": 0.0,
+    "chain_kg_m": 0.8,
+    "rope_mm": 6.0,
+    "sinks": true,
+    "floats": false,
+    "solid": true,
+    "powered": false
   },
   "Angler": {
     "lengths": {},
@@ -1192,11 +1272,19 @@ export const USUAL = {
     "usual_share": 1.0,
     "own_cells": false
   },
+  "DriftTest": {
+    "distance_m": 100.0,
+    "minutes": 6.0,
+    "wind_m_s": 4.0
+  },
   "DriveWell": {
     "length_m": 0.0,
     "width_m": 0.0,
     "lost_m3": 0.0,
     "kind": "drive"
+  },
+  "Drogue": {
+    "trip_line": false
   },
   "Duty": {
     "share": 1.0,
@@ -1253,6 +1341,22 @@ export const USUAL = {
   "FuseBlock": {
     "ways": 6
   },
+  "GlidePlan": {
+    "effort_w": 60.0,
+    "wind_m_s": 2.0,
+    "wind_from_deg": 0.0,
+    "current_m_s": 0.0,
+    "current_toward_deg": 180.0,
+    "heading_deg": 0.0,
+    "trip_m": 2000.0,
+    "step": 0.7,
+    "reserve": 0.2,
+    "scratched": false,
+    "up": {},
+    "lines": {},
+    "turn_m": 20.0,
+    "pulls": []
+  },
   "Handle": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -1265,6 +1369,12 @@ export const USUAL = {
     "lost_m3": 0.0,
     "kind": "hatch",
     "depth_m": 0.0
+  },
+  "HoldPlan": {
+    "bottom": "sand",
+    "wind_from_deg": 0.0,
+    "current_toward_deg": 180.0,
+    "two_poles": false
   },
   "Holder": {
     "tubes": 1
@@ -1288,6 +1398,9 @@ export const USUAL = {
     "school": "tightest",
     "moved": [],
     "accepted": []
+  },
+  "Motor": {
+    "holds": false
   },
   "Mount": {
     "parts": [],
@@ -1483,6 +1596,28 @@ export const USUAL = {
       "deck_c": 25.0,
       "done": {}
     },
+    "glide": {
+      "effort_w": 60.0,
+      "wind_m_s": 2.0,
+      "wind_from_deg": 0.0,
+      "current_m_s": 0.0,
+      "current_toward_deg": 180.0,
+      "heading_deg": 0.0,
+      "trip_m": 2000.0,
+      "step": 0.7,
+      "reserve": 0.2,
+      "scratched": false,
+      "up": {},
+      "lines": {},
+      "turn_m": 20.0,
+      "pulls": []
+    },
+    "hold": {
+      "bottom": "sand",
+      "wind_from_deg": 0.0,
+      "current_toward_deg": 180.0,
+      "two_poles": false
+    },
     "posture": "sits"
   },
   "SetupChange": {
@@ -1522,6 +1657,12 @@ export const USUAL = {
       "leashed": false
     }
   },
+  "TimedRun": {
+    "distance_m": 500.0,
+    "out_min": 7.0,
+    "back_min": 7.0,
+    "effort_w": 60.0
+  },
   "Track": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -1537,6 +1678,10 @@ export const USUAL = {
   },
   "Trial": {
     "places": []
+  },
+  "Trolley": {
+    "side": "starboard",
+    "over_m": 0.03
   },
   "TwoReadings": {
     "rest_a": 0.0,

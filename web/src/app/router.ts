@@ -8,6 +8,8 @@ import { boat } from '@/subjects/boat'
 import { compare } from '@/subjects/compare'
 import { fixing, work } from '@/subjects/fixing'
 import { gear, shapes } from '@/subjects/gear'
+import { glide } from '@/subjects/glide'
+import { hold } from '@/subjects/hold'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
 import { sonar } from '@/subjects/sonar'
@@ -20,6 +22,8 @@ export const SCREENS: Screen[] = [
   bench,
   afloat,
   reach,
+  glide,
+  hold,
   power,
   sonar,
   fixing,

@@ -24,11 +24,15 @@ export type Kind =
   | 'charge'
   | 'work'
   | 'hours'
+  | 'pace'
+  | 'far'
 
 export const M_PER_INCH = 0.0254
 export const KG_PER_POUND = 0.45359237
 const M_PER_FOOT = 12 * M_PER_INCH
+const M_PER_MILE = 5280 * M_PER_FOOT
 const GRAVITY_M_S2 = 9.80665 // standard gravity: a pound-force is a pound times it
+const FAR_M = 2000 // from there on people count in kilometres, or miles
 const GROUP_LB_FT = KG_PER_POUND * M_PER_FOOT
 
 interface Shown {
@@ -65,6 +69,8 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     density: { per: 1, unit: 'kg/m³', digits: 0 },
     energy: { per: 1, unit: 'J', digits: 1 },
     speed: { per: 1, unit: 'm/s', digits: 1 },
+    pace: { per: 60 / 1000, unit: 'min/km', digits: 1 },
+    far: { per: 1, unit: 'm', digits: 0 },
     count: { per: 1, unit: '', digits: 0 },
     price: { per: 1, unit: '', digits: 0 },
     warmth: { per: 1, unit: '°C', digits: 0 },
@@ -83,7 +89,9 @@ const SHOWN: Record<Units, Record<Kind, Shown>> = {
     thin: { per: M_PER_INCH, unit: 'in', digits: 3 },
     density: { per: KG_PER_POUND / M_PER_FOOT ** 3, unit: 'lb/ft³', digits: 1 },
     energy: { per: GROUP_LB_FT * GRAVITY_M_S2, unit: 'ft·lbf', digits: 1 },
-    speed: { per: M_PER_FOOT, unit: 'ft/s', digits: 1 },
+    speed: { per: M_PER_MILE / 3600, unit: 'mph', digits: 1 },
+    pace: { per: 60 / M_PER_MILE, unit: 'min/mi', digits: 1 },
+    far: { per: M_PER_FOOT, unit: 'ft', digits: 0 },
     count: { per: 1, unit: '', digits: 0 },
     price: { per: 1, unit: '', digits: 0 },
     warmth: { per: 5 / 9, unit: '°F', digits: 0, zero: 32 },
@@ -109,6 +117,10 @@ export function showBand(value: number, band: number, kind: Kind, units: Units):
 
 /** An SI value with its unit: `12.5 cm`, `40 %`, `1.3°`. */
 export function show(value: number, kind: Kind, units: Units, digits?: number): string {
+  if (kind === 'far' && Math.abs(value) >= FAR_M)
+    return units === 'metric'
+      ? `${(value / 1000).toFixed(1)}\u00a0km`
+      : `${(value / M_PER_MILE).toFixed(1)}\u00a0mi`
   const unit = unitOf(kind, units)
   const gap = unit === '°' || unit === '' ? '' : '\u00a0'
   return `${number(value, kind, units, digits)}${gap}${unit}`
@@ -152,6 +164,7 @@ const ANGLE: Record<string, number> = { '°': 1, deg: 1 }
 const RATIO: Record<string, number> = { '%': 0.01 }
 const VOLUME: Record<string, number> = { l: 0.001, ml: 1e-6 }
 const SPEED: Record<string, number> = { 'm/s': 1, 'km/h': 1 / 3.6, kn: 1852 / 3600, mph: 0.44704 }
+const FORCE: Record<string, number> = { n: 1, lbf: KG_PER_POUND * GRAVITY_M_S2 }
 const WORDS: Partial<Record<Kind, Record<string, number>>> = {
   length: LENGTH,
   thin: LENGTH,
@@ -160,6 +173,8 @@ const WORDS: Partial<Record<Kind, Record<string, number>>> = {
   ratio: RATIO,
   volume: VOLUME,
   speed: SPEED,
+  far: LENGTH,
+  force: FORCE,
 }
 const PART = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*([a-z%°/]+|''|["'′″’”])?\s*/i
 const FEET = M_PER_FOOT

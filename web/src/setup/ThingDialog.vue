@@ -9,6 +9,7 @@ import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import InstrumentReading from '@/kit/InstrumentReading.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import ElectricFields from './ElectricFields.vue'
+import GoingFields from './GoingFields.vue'
 import GearPicture from '@/drawing/GearPicture.vue'
 import { PICTURES } from '@/drawing/gear'
 import {
@@ -226,17 +227,13 @@ const other = computed(() =>
           />
           {{ word }}</label
         >
-        <label v-if="draft.anchor"
-          ><input
-            type="checkbox"
-            :checked="draft.anchor.by === 'pole'"
-            @change="
-              draft.anchor = { by: ($event.target as HTMLInputElement).checked ? 'pole' : 'line' }
-            "
-          />
-          a pole pushed in</label
-        >
       </div>
+      <GoingFields
+        v-model:anchor="draft.anchor"
+        v-model:drogue="draft.drogue"
+        v-model:motor="draft.motor"
+        :units="units"
+      />
       <ElectricFields v-model:battery="draft.battery" v-model:draw="draft.draw" />
       <p v-for="one in ELECTRIC.filter(wrong)" :key="one" class="why wide" role="alert">
         {{ wrong(one) }}

@@ -32,6 +32,12 @@ export type FixingChange = Partial<Omit<Fixing, FixingRows>> & {
     Fixing[K][string] extends object ? Partial<Fixing[K][string]> | null : string | null
   >
 }
+/** What changes of how it goes; a row that is null goes. */
+export type GlideChange = Partial<Omit<Setup['glide'], 'up' | 'lines'>> & {
+  up?: Record<string, boolean | null>
+  lines?: Record<string, number | null>
+}
+export type HoldChange = Partial<Setup['hold']>
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -183,6 +189,14 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putFixing = (fixing: FixingChange) =>
     edit('how it is fixed', [['setup', null, { fixing: newest.setup().fixing }, { fixing }]])
 
+  /** How it goes, and against what. */
+  const putGlide = (glide: GlideChange) =>
+    edit('how it goes', [['setup', null, { glide: newest.setup().glide }, { glide }]])
+
+  /** What holds it, and where. */
+  const putHold = (hold: HoldChange) =>
+    edit('how it is held', [['setup', null, { hold: newest.setup().hold }, { hold }]])
+
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
@@ -199,6 +213,8 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     takeMoves,
     putPower,
     putFixing,
+    putGlide,
+    putHold,
     putJudging,
     accept,
     acceptNoLonger,

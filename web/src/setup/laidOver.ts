@@ -41,9 +41,18 @@ export function takeOff(all: Map<number, Place>, id: number): void {
 }
 
 /** What subjects keep in a setup. */
-export const sectionsOf = ({ demands, judging, power, fixing }: SetupState['setup']) => ({
+export const sectionsOf = ({
   demands,
   judging,
   power,
   fixing,
+  glide,
+  hold,
+}: SetupState['setup']) => ({
+  demands,
+  judging,
+  power,
+  fixing,
+  glide,
+  hold,
 })

@@ -48,8 +48,9 @@ export const mountedBy =
 /** What a thing can be on top of what it is by its shape: there or not, with usual figures. */
 const ROLES = [
   ['holder', 'a rod holder', { tubes: 1 }],
-  ['anchor', 'an anchor', { by: 'line' }],
-  ['drogue', 'a drogue', { line_m: null }],
+  ['anchor', 'an anchor', USUAL.Anchor],
+  ['drogue', 'a drogue', USUAL.Drogue],
+  ['motor', 'a motor', { ...USUAL.Motor, thrust_n: 200 }],
   ['downrigger', 'a downrigger', { ball_kg: null }],
   ['battery', 'a battery', USUAL.Battery],
   ['draw', 'takes current', { ...USUAL.Draw, watts: 10 }],
@@ -67,6 +68,9 @@ export function withRole(role: Role, on: boolean): Partial<Thing> {
 export interface Draft extends Thing {
   battery: NonNullable<Thing['battery']> | null
   draw: NonNullable<Thing['draw']> | null
+  anchor: NonNullable<Thing['anchor']> | null
+  drogue: NonNullable<Thing['drogue']> | null
+  motor: NonNullable<Thing['motor']> | null
   rod: NonNullable<Thing['rod']>
   container: NonNullable<Thing['container']>
   fill: NonNullable<Thing['fill']>
@@ -77,6 +81,9 @@ export function draftOf(thing: Thing): Draft {
     ...plain,
     battery: plain.battery ?? null,
     draw: plain.draw ?? null,
+    anchor: plain.anchor ?? null,
+    drogue: plain.drogue ?? null,
+    motor: plain.motor ?? null,
     part: plain.part ?? null,
     rod: { ...USUAL.Rod, butt_m: null, ...plain.rod },
     container: {

@@ -3,7 +3,7 @@ by them needs to know no more of it."""
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 
 import numpy as np
 
@@ -43,14 +43,22 @@ class Profile:
 
 def profile(hull: Hull, plane: Plane, points: int) -> Profile:
     """By the keel, the sheer and the beam of each station, straight between them."""
-    x = np.union1d(np.linspace(hull.x_aft_m, hull.x_fwd_m, points), hull.x_m)
-    keel = np.interp(x, hull.x_m, hull.keel_z_m)
-    top = np.interp(x, hull.x_m, hull.sheer_m[:, 1])
-    beam = np.interp(x, hull.x_m, hull.half_breadth_m)
+    x, keel, top, beam = _lines(hull, points)
     water = (plane.h_m - plane.tau * x) / np.cos(plane.heel_rad)
     wet = np.maximum(0.0, np.minimum(top, water) - keel)
     dry = np.maximum(0.0, top - np.maximum(keel, water))
     return Profile(*_middle(x, wet), *_middle(x, dry), float((2 * beam * dry).max()))
+
+
+@lru_cache(maxsize=16)
+def _lines(hull: Hull, points: int) -> tuple[Array, Array, Array, Array]:
+    """Places along the hull, its stations among them, with keel, sheer and half-breadth there."""
+    x = np.union1d(np.linspace(hull.x_aft_m, hull.x_fwd_m, points), hull.x_m)
+    keel, top, beam = (
+        np.interp(x, hull.x_m, line)
+        for line in (hull.keel_z_m, hull.sheer_m[:, 1], hull.half_breadth_m)
+    )
+    return x, keel, top, beam
 
 
 def _middle(x: Array, height: Array) -> tuple[float, float]:

@@ -12,14 +12,19 @@ import numpy as np
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.resistance.boat_drag import BoatDrag
-from neat_hull.physics.resistance.roots import between, rises
+from neat_hull.physics.resistance.roots import between, between_near, rises
 
 _STEP_DEG = 0.25
 _NO_WIND_M_S = 1e-9
 _NEAR_RAD = radians(0.01)
-_ANGLES = np.concatenate(
-    ([_NEAR_RAD], np.radians(np.arange(_STEP_DEG, 180.0, _STEP_DEG)), [radians(180.0) - _NEAR_RAD])
-)
+
+
+def _angles(step_deg: float) -> Array:
+    between_ends = np.radians(np.arange(step_deg, 180.0, step_deg))
+    return np.concatenate(([_NEAR_RAD], between_ends, [radians(180.0) - _NEAR_RAD]))
+
+
+_ANGLES, _FEWER = _angles(_STEP_DEG), _angles(1.0)
 
 
 @dataclass(frozen=True)
@@ -51,14 +56,18 @@ class _Side:
 
 
 def drift(
-    boat: BoatDrag, wind_m_s: float, drogue_m2: float = 0.0, drogue_x_m: float = 0.0
+    boat: BoatDrag,
+    wind_m_s: float,
+    drogue_m2: float = 0.0,
+    drogue_x_m: float = 0.0,
+    near: bool = False,
 ) -> Drift | None:
     """In a wind relative to the water, towing so much drag area; None without one. Of several rests
-    the one most abeam."""
+    the one most abeam. `near` is content with a hundredth of a degree."""
     wind = boat.in_the_wind
     if wind_m_s < _NO_WIND_M_S or wind.front_m2 <= 0 or wind.side_m2 <= 0:
         return None
-    rests = _rests(_Side(boat, drogue_m2, drogue_x_m))
+    rests = _rests(_Side(boat, drogue_m2, drogue_x_m), near)
     beta = min(rests, key=lambda one: abs(one - radians(90.0)), default=0.0)
     ahead = (boat.ahead_m2 + drogue_m2) * cos(beta)
     aside = boat.beside(beta)[0] + drogue_m2 * sin(beta)
@@ -81,14 +90,16 @@ def drift(
     )
 
 
-def _rests(side: _Side) -> list[float]:
+def _rests(side: _Side, near: bool) -> list[float]:
     """Angles at which it rests, and turned a little turns back."""
-    values = side.left_over(_ANGLES)
+    angles = _FEWER if near else _ANGLES
+    values = side.left_over(angles)
     found = []
     if values[0] > 0:
         found.append(0.0)
     if values[-1] < 0:
         found.append(radians(180.0))
-    return found + [
-        between(side.left_over, float(_ANGLES[n]), float(_ANGLES[n + 1])) for n in rises(values)
-    ]
+    for n in rises(values):
+        low, high = float(angles[n]), float(angles[n + 1])
+        found.append((between_near if near else between)(side.left_over, low, high))
+    return found

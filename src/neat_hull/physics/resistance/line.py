@@ -46,6 +46,33 @@ def hung(parts: Sequence[Part], level_n: float, height_m: float) -> Hung | None:
     return Hung(lifts, down, 0.0, ahead)
 
 
+def shape(
+    parts: Sequence[Part], level_n: float, height_m: float, points: int = 60
+) -> list[tuple[float, float]]:
+    """Places [along, up] from the anchor to the boat; none where it is too short to get there."""
+    found = hung(parts, level_n, height_m)
+    if found is None:
+        return []
+    pull, length = max(level_n, _NO_PULL_N), sum(long for long, _ in parts)
+    rising = _from(parts, found.on_bottom_m)
+    places = [(0.0, 0.0)]
+    for n in range(points + 1):
+        left = (length - found.on_bottom_m) * n / points
+        up, ahead, _ = _rise(_to(rising, left), pull, found.lifts_n)
+        places.append((found.on_bottom_m + ahead, up))
+    return places
+
+
+def _to(parts: Sequence[Part], at_m: float) -> list[Part]:
+    """The first so much of a line."""
+    first = []
+    for long, weight in parts:
+        cut = min(long, at_m)
+        at_m -= cut
+        first.append((cut, weight))
+    return first
+
+
 def _from(parts: Sequence[Part], at_m: float) -> list[Part]:
     """What is left of a line beyond so much of it."""
     left = []

@@ -8,13 +8,14 @@ import numpy as np
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.resistance.boat_drag import BoatDrag
-from neat_hull.physics.resistance.roots import between, rises
+from neat_hull.physics.resistance.roots import between, between_near, rises
 from neat_hull.physics.resistance.winds import Air, axes_of_each
 
 _STEP_DEG = 0.25
-_HEADINGS = 0.0917 + np.arange(
-    0.0, 360.0 + _STEP_DEG / 2, _STEP_DEG
-)  # off any that is dead in line
+_OFF_DEG = 0.0917  # off any rest that is dead in line
+_HEADINGS = _OFF_DEG + np.arange(0.0, 360.0 + _STEP_DEG / 2, _STEP_DEG)
+_FEWER = _OFF_DEG + np.arange(0.0, 363.0, 3.0)
+_IN_LINE_DEG = 1e-7
 _AS_LITTLE = 1.001  # pulls within that of the least are alike
 
 
@@ -66,10 +67,11 @@ class _Moored:
         return self.at(heading_deg)[2]
 
 
-def lies(boat: BoatDrag, air: Air, held_x_m: float) -> Lies:
-    """The rest of least pull; of those alike the least heading."""
+def lies(boat: BoatDrag, air: Air, held_x_m: float, near: bool = False) -> Lies:
+    """The rest of least pull; of those alike the least heading. `near` looks in wider steps first,
+    and then as closely where it rests."""
     moored = _Moored(boat, air, held_x_m, boat.water_n(hypot(*air.current)))
-    headings = np.array(list(_rests(moored)))
+    headings = np.array(list(_rests(moored, near)))
     ahead, port, _ = moored.at(headings)
     found = [
         Lies(heading % 360.0, moored.water_ahead_n, 0.0 - x, 0.0 - y)
@@ -80,12 +82,16 @@ def lies(boat: BoatDrag, air: Air, held_x_m: float) -> Lies:
     return min(alike, key=lambda one: one.heading_deg)
 
 
-def _rests(moored: _Moored) -> Iterator[float]:
+def _rests(moored: _Moored, near: bool) -> Iterator[float]:
     """Headings without a moment, to which a little turn brings it back."""
     any_found = False
-    for n in rises(moored.moment(_HEADINGS)):
+    steps = _FEWER if near else _HEADINGS
+    for n in rises(moored.moment(steps)):
         any_found = True
-        found = between(moored.moment, float(_HEADINGS[n]), float(_HEADINGS[n + 1]))
-        yield 0.0 if min(found % 360.0, 360.0 - found % 360.0) < 1e-7 else found
+        low, high = float(steps[n]), float(steps[n + 1])
+        found = (
+            between_near(moored.moment, low, high) if near else between(moored.moment, low, high)
+        )
+        yield 0.0 if min(found % 360.0, 360.0 - found % 360.0) < _IN_LINE_DEG else found
     if not any_found:  # nothing turns it: it lies as it was left
         yield 0.0

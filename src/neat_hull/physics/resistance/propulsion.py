@@ -8,7 +8,7 @@ import numpy as np
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.resistance.boat_drag import BoatDrag
 from neat_hull.physics.resistance.parts import air_n
-from neat_hull.physics.resistance.roots import first_rise
+from neat_hull.physics.resistance.roots import first_rise, near_rise
 from neat_hull.physics.resistance.winds import Air
 
 N_PER_LBF = 4.4482216152605
@@ -28,9 +28,11 @@ def total_n(boat: BoatDrag, air: Air, heading_deg: float) -> Total:
     return total
 
 
-def paddled(total: Total, drives_w: float) -> float | None:
-    """The least speed, m/s, at which so much power is used up; None past what a body drives."""
-    return first_rise(lambda u: total(u) * u - drives_w, FASTEST_M_S)
+def paddled(total: Total, drives_w: float, near: bool = False) -> float | None:
+    """The least speed, m/s, at which so much power is used up; None past what a body drives. `near`
+    is content with 1e-5."""
+    rise = near_rise if near else first_rise
+    return rise(lambda u: total(u) * u - drives_w, FASTEST_M_S)
 
 
 @dataclass(frozen=True)
@@ -66,15 +68,15 @@ class Driven:
     power_w: float
 
 
-def driven(total: Total, propeller: Propeller, share: float) -> Driven | None:
-    """At a share of full rotation; None where it does not get away."""
+def driven(total: Total, propeller: Propeller, share: float, near: bool = False) -> Driven | None:
+    """At a share of full rotation; None where it does not get away. `near` as for `paddled`."""
 
     def short(speed: Array) -> Array:
         return total(speed) - propeller.thrust_n(speed, share)
 
     if short(np.zeros(1))[0] >= 0:
         return None
-    speed = first_rise(short, MOTOR_FASTEST_M_S)
+    speed = (near_rise if near else first_rise)(short, MOTOR_FASTEST_M_S)
     if speed is None:
         return None
     thrust = float(propeller.thrust_n(np.array([speed]), share)[0])
@@ -105,12 +107,12 @@ class OutAndBack:
 
 def out_and_back(
     boat: BoatDrag, air: Air, propeller: Propeller, share: float, heading_deg: float,
-    distance_m: float, usable_wh: float, reserve_share: float,
+    distance_m: float, usable_wh: float, reserve_share: float, near: bool = False,
 ) -> OutAndBack:  # fmt: skip
     """At one share of full rotation both ways."""
     ways: list[Way | None] = []
     for heading in (heading_deg, heading_deg + 180.0):
-        run = driven(total_n(boat, air, heading), propeller, share)
+        run = driven(total_n(boat, air, heading), propeller, share, near)
         ground = None if run is None else air.made_good(run.speed_m_s, heading)
         if run is None or ground is None or ground <= 0:
             ways.append(None)

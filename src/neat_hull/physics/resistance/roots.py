@@ -20,6 +20,24 @@ def first_rise(of: Callable[[Array], Array], most: float) -> float | None:
     return None
 
 
+def near_rise(of: Callable[[Array], Array], most: float) -> float | None:
+    """The same to about 1e-5 by two looks, for what is told while something moves."""
+    steps = np.append(np.arange(0.0, most - _STEP / 2, _STEP), most)
+    n = next(rises(of(steps)), None)
+    if n is None:
+        return None
+    return between_near(of, float(steps[n]), float(steps[n + 1]))
+
+
+def between_near(of: Callable[[Array], Array], low: float, high: float) -> float:
+    """The root between two x of different signs, by the chord of a sixteenth of the way."""
+    closer = np.linspace(low, high, _AT_ONCE + 1)
+    values = of(closer)
+    n = next(rises(values), _AT_ONCE - 1)
+    before, after = float(values[n]), float(values[n + 1])
+    return float(closer[n] + (closer[n + 1] - closer[n]) * before / (before - after))
+
+
 def between(of: Callable[[Array], Array], low: float, high: float) -> float:
     """The root between two x of different signs, to 1e-10."""
     return float(brentq(lambda x: float(of(np.array([x]))[0]), low, high, xtol=1e-10, rtol=1e-12))

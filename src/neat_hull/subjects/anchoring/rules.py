@@ -8,9 +8,10 @@ from neat_hull.model.boat import Cleat
 from neat_hull.model.said import Said
 from neat_hull.rig import aboard
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.held_at import held_end
 from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rules import Found, against, amount, past, rule
-from neat_hull.subjects.demands.figures import anchor_end, readings
+from neat_hull.subjects.demands.figures import readings
 
 NEVER = "Never anchor from the side; be able to let go in one motion; mind current and tide."
 _MIDDLE_SHARE = 0.22  # of the length, either way from the middle: there a line pulls it over
@@ -23,6 +24,11 @@ def _anchors(ev: Evaluated) -> list[int]:
     return [i for i in ev.once(aboard.rows) if ev.thing(i).anchor is not None]
 
 
+def _led(ev: Evaluated) -> bool:
+    """Whether somebody has said where the line leaves the boat, cleat or not."""
+    return ev.setup.hold.at_x_m is not None or ev.setup.hold.trolley is not None
+
+
 def _cleats(ev: Evaluated) -> list[Cleat]:
     return [f for f in ev.setup.boat.fittings if isinstance(f, Cleat)]
 
@@ -31,7 +37,7 @@ def _cleats(ev: Evaluated) -> list[Cleat]:
 def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
     """An anchor is aboard, and nobody said where its line is made fast."""
     anchors = ev.once(_anchors)
-    if anchors and not _cleats(ev):
+    if anchors and not _cleats(ev) and not _led(ev):
         yield Found(
             "watch",
             Said.of("Anchor line: where it is tied off is not known"),
@@ -75,7 +81,7 @@ def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
 def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
     """No cleat in hand or within a lean: the line cannot be let go in one motion."""
     anchors, cleats = ev.once(_anchors), _cleats(ev)
-    if not anchors or not cleats:
+    if not anchors or not cleats or ev.setup.hold.trolley is not None:
         return
     spots = np.array([(f.x_m, f.y_m, f.z_m) for f in cleats])
     ways = reach_of(ev.rigged, spots)
@@ -105,7 +111,7 @@ def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
 def anchored_by_the_stern(ev: Evaluated) -> Iterable[Found]:
     """The line leads to the stern: how low the gunwale comes in the set current."""
     anchors = ev.once(_anchors)
-    if not anchors or not _cleats(ev) or anchor_end(ev.setup) != "stern":
+    if not anchors or not (_cleats(ev) or _led(ev)) or held_end(ev.setup) != "stern":
         return
     reading = next((one for one in ev.once(readings) if one.code == "anchor stern"), None)
     if reading is None or reading.freeboard_m is None:

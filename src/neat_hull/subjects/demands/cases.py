@@ -11,12 +11,15 @@ from neat_hull.model.said import Amount, Said
 from neat_hull.physics.body.postures import leaned, rising
 from neat_hull.physics.body.segments import Body, seated, standing
 from neat_hull.physics.hull.shape import Well
-from neat_hull.physics.water import drag, hydrostatics
+from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.flooded import bilge, box_surface_inertia_m4
+from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.bands import bands
 from neat_hull.rig.bodies import seat_of, standing_place
+from neat_hull.rig.drag.figures import pull_n
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.held_at import held_at, held_end
 from neat_hull.rig.rigging import Rigged
 
 _LAND_LEAN_SHARE = 0.6  # of the full lean: the other hand holds the rod
@@ -153,20 +156,15 @@ def _seat_up(boat: Asked) -> DemandLoads:
 def _anchored(boat: Asked, end: str) -> DemandLoads:
     n, rigged = boat.rigged.setup.demands, boat.rigged
     hull, across = rigged.floating.hull, end == "side"
-    wet, dry = (
-        fronts(boat.settled)[1 if across else 0]
-        for fronts in (drag.wetted_fronts_m2, drag.dry_fronts_m2)
-    )
-    sitter = drag.SITTER_SIDE_M2 if across else drag.SITTER_FRONT_M2
-    pull = drag.drag_kg(
-        rigged.water_density_kg_m3, drag.BROADSIDE if across else drag.END_ON, wet, n.current_m_s
-    ) + drag.drag_kg(drag.AIR_DENSITY_KG_M3, drag.IN_AIR, dry + sitter, n.wind_m_s)
+    pull = pull_n(boat.ev, end, n.current_m_s, n.wind_m_s) / GRAVITY_M_S2
     down = pull / np.sqrt(n.scope**2 - 1)  # a taut line to the bottom: sin α = 1 / scope
     if across:
         x, y, z = boat.gunwale
     else:
-        x, y = (hull.x_fwd_m if end == "bow" else hull.x_aft_m), 0.0
-        z = float(np.interp(x, hull.x_m, hull.sheer_m[:, 1]))
+        x, y, z = boat.ev.once(held_at)
+        if end != held_end(boat.ev.setup):
+            x = hull.x_fwd_m if end == "bow" else hull.x_aft_m
+            z = float(np.interp(x, hull.x_m, hull.sheer_m[:, 1]))
     moment = pull * (z - boat.grip_of_water_m)
     fore = {"bow": -1.0, "stern": 1.0, "side": 0.0}[end]
     loads = replace(

@@ -15,7 +15,6 @@ from math import degrees, hypot, isfinite
 import numpy as np
 
 from neat_hull.errors import DoesNotFloat, NoBalance
-from neat_hull.model.boat import Cleat
 from neat_hull.model.demands import Demand
 from neat_hull.model.evidence import Bands
 from neat_hull.model.setup import Setup
@@ -28,13 +27,13 @@ from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import stability
 from neat_hull.rig.bands import bands
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.held_at import held_end
 from neat_hull.rig.limits import RANK
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.demands.cases import MAKERS, Asked, DemandLoads, asking, standing_body
 
 __all__ = [
     "DemandReading",
-    "anchor_end",
     "asked_of",
     "demand_loads",
     "margin_key",
@@ -84,17 +83,8 @@ def asked_of(setup: Setup) -> list[str]:
     if "pole" in holds:
         codes.append("pole")
     if holds:
-        codes.append(f"anchor {anchor_end(setup)}")
+        codes.append(f"anchor {held_end(setup)}")
     return codes
-
-
-def anchor_end(setup: Setup) -> str:
-    """The end that the anchor's line is led to: by the cleat farthest from the middle."""
-    cleats = [f.x_m for f in setup.boat.fittings if isinstance(f, Cleat)]
-    middle = setup.boat.tape.length_m / 2
-    if not cleats:
-        return "bow"
-    return "bow" if max(cleats, key=lambda x: abs(x - middle)) >= middle else "stern"
 
 
 def over_water(ev: Evaluated, points_m: Array) -> list[tuple[float, Array]]:

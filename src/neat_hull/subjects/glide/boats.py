@@ -83,7 +83,7 @@ def afloat(case: AfloatCase, bare: bool) -> Afloat | None:
     return Afloat(case, hull, settled, hydrostatics.drafts_m(hull, rest)[1], sides, drag)
 
 
-def air_of(case: AfloatCase) -> Air:
+def case_air(case: AfloatCase) -> Air:
     """Wind and current of a case."""
     wind, current = case.wind, case.current
     return Air.of(wind.speed_m_s, wind.from_deg, current.speed_m_s, current.toward_deg)

@@ -19,7 +19,7 @@ from neat_hull.physics.resistance.propulsion import (
     total_n,
 )
 from neat_hull.physics.resistance.winds import Air
-from neat_hull.subjects.glide.boats import Afloat, afloat, air_of, require_afloat
+from neat_hull.subjects.glide.boats import Afloat, afloat, case_air, require_afloat
 
 Row = dict[str, Any]
 
@@ -29,7 +29,7 @@ def glide_report(case: GlideCase) -> Row:
     require_afloat(case)
     full, bare = afloat(case, bare=False), afloat(case, bare=True)
     assert full is not None, "there is a load"
-    air = air_of(case)
+    air = case_air(case)
     rows = [None if boat is None else _boat(case, boat, air) for boat in (full, bare)]
     wind = hypot(*air.relative)
     drogue = case.drogue

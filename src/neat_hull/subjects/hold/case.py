@@ -2,20 +2,17 @@
 
 from collections.abc import Iterator
 from dataclasses import asdict
-from math import degrees
 from typing import Any
 
 import numpy as np
 
-from neat_hull.errors import DoesNotFloat, InputError, InputErrors, NoBalance
+from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.glide_case import HoldCase
 from neat_hull.physics.resistance.lying import Lies, lies
-from neat_hull.physics.water import hydrostatics
-from neat_hull.physics.water.gravity import GRAVITY_M_S2
-from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.bare import bare_loads
-from neat_hull.subjects.glide.figures import Afloat, afloat, air_of, require_afloat
+from neat_hull.subjects.glide.figures import Afloat, afloat, case_air, require_afloat
 from neat_hull.subjects.hold.holding import anchor_holds, pole_holds
+from neat_hull.subjects.hold.leaning import Leans, leaning
 
 Row = dict[str, Any]
 
@@ -31,7 +28,7 @@ def hold_report(case: HoldCase) -> Row:
     at = case.hold_at
     if not boat.hull.x_aft_m <= at.x_m <= boat.hull.x_fwd_m:
         raise InputErrors([InputError("hold_at.x_m", at.x_m, "is off the hull")])
-    rest = lies(boat.drag, air_of(case), at.x_m)
+    rest = lies(boat.drag, case_air(case), at.x_m)
     point = np.array([(at.x_m, at.y_m, at.z_m)])
     cleat = float(boat.settled.rest.height_over_water_m(point)[0, 0])
     farthest = max(at.x_m - boat.hull.x_aft_m, boat.hull.x_fwd_m - at.x_m)
@@ -81,26 +78,17 @@ def _wrong(case: HoldCase) -> Iterator[InputError]:
 
 def _leaning(
     case: HoldCase, boat: Afloat, ahead_n: float, port_n: float, z_m: float, down_n: float
-) -> tuple[float, float, float] | None:
-    """Heel, trim and least gunwale under a level pull at a height, and a weight where it is held:
-    all that is aboard is moved level by as much as the pull turns it. None where it goes over."""
-    loads = bare_loads(case.loads)
+) -> Leans | None:
     at = case.hold_at
-    mass = np.append(loads.mass_kg, down_n / GRAVITY_M_S2) if down_n > 0 else loads.mass_kg
-    places = loads.at_m
-    if down_n > 0:
-        places = np.concatenate((places, [(at.x_m, at.y_m, at.z_m)]))
-    arm = (z_m - boat.draft_mid_m / 2) / (float(mass.sum()) * GRAVITY_M_S2)
-    moved = places + np.array([ahead_n * arm, port_n * arm, 0.0])
-    try:
-        settled = hydrostatics.settle(
-            boat.settled.floating, Loads(mass, moved), case.water_density_kg_m3
-        )
-    except (DoesNotFloat, NoBalance):
-        return None
-    rest = settled.rest
-    edge = float(rest.height_over_water_m(boat.hull.sheer_points_m)[0].min())
-    return degrees(float(rest.heel_rad[0])), degrees(float(rest.trim_rad[0])), edge
+    return leaning(
+        boat.settled.floating,
+        bare_loads(case.loads),
+        case.water_density_kg_m3,
+        boat.draft_mid_m / 2,
+        (at.x_m, at.y_m, z_m),
+        (ahead_n, port_n),
+        down_n,
+    )
 
 
 def _held(case: HoldCase, boat: Afloat, rest: Lies, down_n: float) -> Row:

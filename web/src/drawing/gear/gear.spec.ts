@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Thing } from '@/api/client'
+import { USUAL } from '@/api/words'
 import { PICTURES, partsOf, pictureOf } from '.'
 
 const BOX = { shape: 'box', kind: 'other', serves: [], picture: null } as unknown as Thing
@@ -37,7 +38,7 @@ describe('pictures of gear', () => {
     const is = (more: Partial<Thing>) => pictureOf({ ...BOX, ...more })
     expect(is({ picture: 'net', rod: { reel: 'none' } })).toBe('net')
     expect(is({ rod: { reel: 'none' } })).toBe('rod')
-    expect(is({ anchor: { by: 'pole' } })).toBe('pole')
+    expect(is({ anchor: { ...USUAL.Anchor, by: 'pole' } })).toBe('pole')
     expect(is({ serves: ['PFD'] })).toBe('vest')
     expect(is({ container: { opens: 'open' } })).toBe('crate')
     expect(is({})).toBe('plain')

@@ -1,0 +1,1 @@
+"""What holds a setup back in water and wind, ready for physics."""

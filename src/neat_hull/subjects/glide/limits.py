@@ -1,0 +1,40 @@
+"""Where verdicts about going and drifting change."""
+
+from math import inf
+
+from neat_hull.rig.limits import Levels
+
+LIMITS: dict[str, Levels] = {
+    "gear slows": Levels(
+        "What all the gear adds to minutes per km", "ratio", 0.10, 0.20, 0.40,
+        "A morning of 5 km gets ten minutes longer at a fifth.",
+    ),
+    "drags": Levels(
+        "One thing's share of the resistance", "ratio", 0.08, 0.20, 0.40,
+        "What hangs in the water slows every stroke of the day.",
+    ),
+    "catches wind": Levels(
+        "The wind's share of the resistance", "ratio", 0.25, 0.40, 0.60,
+        "The wind rises in the afternoon, and what it pushes on counts with its square.",
+    ),
+    "making waves": Levels(
+        "The waves' share of the resistance", "ratio", 0.35, 0.50, inf,
+        "Slower by a tenth costs little and saves much.",
+    ),
+    "way home": Levels(
+        "Speed over ground at your effort", "speed", 0.5, 0.5, 0.5,
+        "Slower than that one is not getting home.", rising=True,
+    ),
+    "reserve": Levels(
+        "What the trip takes of the battery", "ratio", 0.60, 0.80, 1.00,
+        "The wind rises in the afternoon; batteries lose a fifth in the cold.",
+    ),
+    "drifts fast": Levels(
+        "Drift in the set wind", "speed", 0.4, 0.7, inf,
+        "Too fast to fish a place, and one is far off before one looks up.",
+    ),
+    "lies across": Levels(
+        "Wind in which a boat may lie across it on a drogue", "speed", 5.0, inf, inf,
+        "Waves meet the side.",
+    ),
+}  # fmt: skip

@@ -1,0 +1,247 @@
+<script setup lang="ts">
+/** What drives a boat or holds it: anchor, drogue, motor; empty fields are typical of it. */
+import { CHOICES } from '@/api/words'
+import type { Thing } from '@/api/client'
+import QuantityInput from '@/kit/QuantityInput.vue'
+import type { Kind, Units } from '@/kit/units'
+
+type Anchor = NonNullable<Thing['anchor']>
+type Drogue = NonNullable<Thing['drogue']>
+type Motor = NonNullable<Thing['motor']>
+const anchor = defineModel<Anchor | null>('anchor', { required: true })
+const drogue = defineModel<Drogue | null>('drogue', { required: true })
+const motor = defineModel<Motor | null>('motor', { required: true })
+defineProps<{ units: Units }>()
+
+const pick = (event: Event) => (event.target as HTMLSelectElement).value
+const ticked = (event: Event) => (event.target as HTMLInputElement).checked
+const typed = (event: Event): number | null => {
+  const value = Number.parseFloat((event.target as HTMLInputElement).value.replace(',', '.'))
+  return Number.isFinite(value) ? value : null
+}
+function setAnchor(fields: Partial<Anchor>): void {
+  if (anchor.value) anchor.value = { ...anchor.value, ...fields }
+}
+function setDrogue(fields: Partial<Drogue>): void {
+  if (drogue.value) drogue.value = { ...drogue.value, ...fields }
+}
+function setMotor(fields: Partial<Motor>): void {
+  if (motor.value) motor.value = { ...motor.value, ...fields }
+}
+const HOLDS = { line: 'on a line', pole: 'as a pole pushed in' }
+const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
+  ['fastest_m_s', 'Pulls no more at', 'speed'],
+  ['full_w', 'Draws at full', 'power'],
+]
+</script>
+
+<template>
+  <template v-if="anchor">
+    <span>Anchor</span>
+    <div class="grid" role="group" aria-label="Anchor">
+      <label
+        >Holds
+        <select :value="anchor.by" @change="setAnchor({ by: pick($event) as Anchor['by'] })">
+          <option v-for="one in CHOICES.Anchor.by" :key="one" :value="one">{{ HOLDS[one] }}</option>
+        </select></label
+      >
+      <template v-if="anchor.by === 'line'">
+        <label
+          >Kind
+          <select
+            :value="anchor.type"
+            @change="setAnchor({ type: pick($event) as Anchor['type'] })"
+          >
+            <option v-for="one in CHOICES.Anchor.type" :key="one">{{ one }}</option>
+          </select></label
+        >
+        <label
+          >Line, all of it
+          <QuantityInput
+            :model-value="anchor.rope_m ?? null"
+            label="Line, all of it"
+            kind="far"
+            :units="units"
+            optional
+            placeholder="not known"
+            @update:model-value="setAnchor({ rope_m: $event })"
+        /></label>
+        <label
+          >Line, thick, mm
+          <input
+            type="number"
+            step="any"
+            min="2"
+            :value="anchor.rope_mm"
+            @change="typed($event) !== null && setAnchor({ rope_mm: typed($event)! })"
+        /></label>
+        <label
+          >Chain
+          <QuantityInput
+            :model-value="anchor.chain_m"
+            label="Chain"
+            kind="length"
+            :units="units"
+            @update:model-value="setAnchor({ chain_m: $event })"
+        /></label>
+        <label
+          >Chain, kg a metre
+          <input
+            type="number"
+            step="any"
+            min="0"
+            :value="anchor.chain_kg_m"
+            @change="typed($event) !== null && setAnchor({ chain_kg_m: typed($event)! })"
+        /></label>
+        <label class="tick"
+          ><input
+            type="checkbox"
+            :checked="anchor.floats"
+            @change="setAnchor({ floats: ticked($event) })"
+          />
+          a float on the line</label
+        >
+        <label class="tick"
+          ><input
+            type="checkbox"
+            :checked="!anchor.sinks"
+            @change="setAnchor({ sinks: !ticked($event) })"
+          />
+          the line floats itself</label
+        >
+      </template>
+      <template v-else>
+        <label
+          >Pushed in
+          <QuantityInput
+            :model-value="anchor.pushed_in_m ?? null"
+            label="Pushed in"
+            kind="length"
+            :units="units"
+            optional
+            placeholder="usual"
+            @update:model-value="setAnchor({ pushed_in_m: $event })"
+        /></label>
+        <label class="tick"
+          ><input
+            type="checkbox"
+            :checked="anchor.solid"
+            @change="setAnchor({ solid: ticked($event) })"
+          />
+          solid</label
+        >
+        <label v-if="!anchor.solid"
+          >Wall, mm
+          <input
+            type="number"
+            step="any"
+            min="0.5"
+            :value="anchor.wall_mm ?? ''"
+            placeholder="typical"
+            @change="setAnchor({ wall_mm: typed($event) })"
+        /></label>
+      </template>
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="anchor.powered"
+          @change="setAnchor({ powered: ticked($event) })"
+        />
+        a motor drives it down</label
+      >
+    </div>
+  </template>
+  <template v-if="drogue">
+    <span>Drogue</span>
+    <div class="grid" role="group" aria-label="Drogue">
+      <label
+        >Mouth, wide
+        <QuantityInput
+          :model-value="drogue.mouth_m ?? null"
+          label="Mouth of the drogue, wide"
+          kind="length"
+          :units="units"
+          optional
+          placeholder="usual"
+          @update:model-value="setDrogue({ mouth_m: $event })"
+      /></label>
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="drogue.trip_line"
+          @change="setDrogue({ trip_line: ticked($event) })"
+        />
+        with a trip line</label
+      >
+    </div>
+  </template>
+  <template v-if="motor">
+    <span>Motor</span>
+    <div class="grid" role="group" aria-label="Motor">
+      <label
+        >Pull at standstill
+        <QuantityInput
+          :model-value="motor.thrust_n"
+          label="Pull at standstill"
+          kind="force"
+          :units="units"
+          testid="motor-thrust"
+          @update:model-value="setMotor({ thrust_n: $event })"
+      /></label>
+      <label v-for="[field, word, kind] in MOTOR" :key="field"
+        >{{ word }}
+        <QuantityInput
+          :model-value="motor[field] ?? null"
+          :label="word"
+          :kind="kind"
+          :units="units"
+          optional
+          placeholder="typical"
+          @update:model-value="setMotor({ [field]: $event })"
+      /></label>
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="motor.holds"
+          @change="setMotor({ holds: ticked($event) })"
+        />
+        keeps the boat in its place by itself</label
+      >
+    </div>
+  </template>
+</template>
+
+<style scoped>
+span {
+  padding-top: 3px;
+  color: var(--soft);
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px 10px;
+}
+label {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+  color: var(--soft);
+  font-size: 11px;
+}
+.tick {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+}
+input[type='number'],
+select {
+  min-width: 0;
+  width: 100%;
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+}
+</style>

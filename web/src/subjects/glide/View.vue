@@ -1,0 +1,467 @@
+<script setup lang="ts">
+/** Glide: what all the gear costs on the way, how it drifts, how far the motor takes it. */
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { api, ask, type FullGlide, type GlidePlan } from '@/api/client'
+import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import SliderInput from '@/kit/SliderInput.vue'
+import { show } from '@/kit/units'
+import { useAsked } from '@/kit/useAsked'
+import type { HowFigure } from '@/setup/how'
+import HowDrawer from '@/setup/HowDrawer.vue'
+import { useLook } from '@/setup/look'
+import TopicFindings from '@/setup/TopicFindings.vue'
+import { usePage } from '@/setup/usePage'
+import { useSetup } from '@/setup/useSetup'
+import type { GlideChange } from '@/setup/changing'
+import { bearing } from '@/kit/compass'
+import CostBars from './CostBars.vue'
+import DriftRose from './DriftRose.vue'
+import MotorPanel from './MotorPanel.vue'
+import ResistanceChart from './ResistanceChart.vue'
+import TrialsPanel from './TrialsPanel.vue'
+import TrollingPlan from './TrollingPlan.vue'
+
+type Plan = GlidePlan
+const store = useSetup()
+const look = useLook()
+const figure = ref<HowFigure | null>(null)
+
+// What a slider is at, before it is let go.
+const sliding = ref<Partial<Plan> | null>(null)
+const plan = computed<Plan | null>(() =>
+  store.kept ? { ...store.kept.setup.glide, ...sliding.value } : null,
+)
+function tryOut(fields: Partial<Plan>): void {
+  sliding.value = { ...sliding.value, ...fields }
+  store.tryOut({ places: [], glide: plan.value })
+}
+async function take(fields: GlideChange): Promise<void> {
+  await store.putGlide(fields)
+  sliding.value = null
+}
+watch(
+  () => store.kept?.setup_id,
+  () => (sliding.value = null),
+)
+
+const full = usePage<FullGlide>(
+  (setup_id) =>
+    ask(
+      api.POST('/api/v1/setups/{setup_id}/glide', {
+        params: { path: { setup_id } },
+        body: { places: [], ...(sliding.value && { glide: plan.value }) },
+      }),
+    ),
+  () => sliding.value,
+)
+// Another setup, asked with the same wind, effort and course.
+const otherId = ref<number | null>(null)
+const other = useAsked<FullGlide>()
+watch([otherId, plan], () => {
+  const setup_id = otherId.value
+  if (setup_id === null || !plan.value) return other.forget()
+  const body = { places: [], glide: { ...plan.value, up: {}, lines: {} } }
+  void other.put(
+    () =>
+      ask(
+        api.POST('/api/v1/setups/{setup_id}/glide', { params: { path: { setup_id } }, body }),
+      ) as Promise<FullGlide>,
+  )
+})
+const others = computed(() =>
+  store.names.filter((one) => !one.archived && one.setup_id !== store.kept?.setup_id),
+)
+
+const figures = computed(() => store.figures?.glide ?? null)
+const motorName = computed(() =>
+  figures.value?.motor ? (store.things[String(figures.value.motor.thing_id)]?.name ?? '') : '',
+)
+const names = computed(() =>
+  Object.fromEntries(Object.entries(store.things).map(([id, thing]) => [id, thing.name])),
+)
+const rods = computed(() =>
+  [...store.places.keys()]
+    .map((id) => [id, store.things[String(id)]!] as const)
+    .filter(([, thing]) => thing?.rod != null),
+)
+const STROKES = [
+  ['paddle', 'Paddle'],
+  ['fins', 'Fins'],
+  ['propeller', 'Propeller'],
+] as const
+const EFFORTS = [
+  [40, 'easy'],
+  [60, 'all day'],
+  [90, 'firm'],
+  [150, 'hard, for minutes'],
+] as const
+const speed = (value: number | null | undefined) =>
+  value == null ? '—' : show(value, 'speed', look.units, 2)
+const pace = (min_km: number | null | undefined) =>
+  min_km == null ? '—' : show((min_km * 60) / 1000, 'pace', look.units)
+const percent = (share: number | null | undefined) =>
+  share == null ? '' : `${Math.round(100 * share)}\u00a0%`
+const pick = (event: Event) => (event.target as HTMLSelectElement).value
+
+const left = useTemplateRef<HTMLElement>('left')
+const { width } = useElementSize(left)
+</script>
+
+<template>
+  <div
+    v-if="store.kept && store.drawing && store.figures && plan"
+    class="glide"
+    :aria-busy="full.busy.value"
+  >
+    <section ref="left" class="left" aria-label="What holds the boat back">
+      <div class="top">
+        <h1>Glide</h1>
+        <template v-if="figures">
+          <p v-if="figures.speed_m_s != null" class="answer" data-testid="answer">
+            <b data-testid="extra">{{
+              figures.extra_min_per_km == null
+                ? pace(figures.min_per_km)
+                : `+${pace(figures.extra_min_per_km)}`
+            }}</b>
+            over the bare boat at {{ Math.round(figures.effort_w) }} W
+            <span v-if="figures.extra_share != null"
+              >({{ figures.extra_share < 0 ? '−' : '+'
+              }}{{ percent(Math.abs(figures.extra_share)) }})</span
+            >
+          </p>
+          <p v-else class="stop" role="alert">
+            No speed at this effort is known: it is past what a body drives.
+          </p>
+          <button
+            type="button"
+            class="how"
+            title="How was this computed?"
+            data-testid="glide-how"
+            @click="figure = 'glide speed'"
+          >
+            <span class="num" data-testid="glide-speed">{{ speed(figures.speed_m_s) }}</span>
+            at
+            <span class="num" data-testid="glide-pace">{{ pace(figures.min_per_km) }}</span>
+          </button>
+        </template>
+      </div>
+      <p v-if="!store.figures.afloat" class="stop" role="alert">{{ store.figures.trouble }}</p>
+      <p v-if="full.trouble.value" class="stop" role="alert">{{ full.trouble.value }}</p>
+      <div v-if="full.answer.value && figures" class="card pad">
+        <ResistanceChart
+          :full="full.answer.value"
+          :other="other.answer.value"
+          :at="figures.at"
+          :units="look.units"
+          :width="Math.max(300, width - 28)"
+          :height="290"
+        />
+        <div class="under">
+          <span class="soft"><span class="dash" /> bare boat: its own parts and you alone</span>
+          <label v-if="others.length"
+            >beside
+            <select
+              :value="otherId ?? ''"
+              aria-label="Another setup beside it"
+              data-testid="beside"
+              @change="otherId = pick($event) === '' ? null : Number(pick($event))"
+            >
+              <option value="">no other setup</option>
+              <option v-for="one in others" :key="one.setup_id" :value="one.setup_id">
+                {{ one.name }}
+              </option>
+            </select></label
+          >
+        </div>
+      </div>
+      <div v-if="figures?.at" class="card pad gap">
+        <h2>
+          At {{ speed(figures.at.speed_m_s) }}:
+          {{ show(figures.at.total_n, 'force', look.units, 1) }}, longest first
+        </h2>
+        <CostBars
+          :at="figures.at"
+          :costs="figures.costs"
+          :up="plan.up"
+          :names="names"
+          :units="look.units"
+          @up="(id, on) => take({ up: { [id]: on ? true : null } })"
+          @how="figure = $event"
+        />
+      </div>
+    </section>
+    <section class="side" aria-label="Effort, wind and current">
+      <div class="card pad">
+        <div class="head">
+          <ChoiceGroup
+            :model-value="figures?.stroke ?? 'paddle'"
+            label="What you drive it by"
+            :options="STROKES"
+            @update:model-value="take({ stroke: $event })"
+          />
+          <span class="soft">{{ percent(figures?.efficiency) }} of it drives the boat</span>
+        </div>
+        <SliderInput
+          :model-value="plan.effort_w"
+          label="Your effort"
+          :min="20"
+          :max="200"
+          :step="5"
+          :told="`${Math.round(plan.effort_w)} W`"
+          testid="effort"
+          @try="tryOut({ effort_w: $event })"
+          @take="take({ effort_w: $event })"
+        />
+        <div class="presets" role="group" aria-label="Usual efforts">
+          <button
+            v-for="[watts, words] in EFFORTS"
+            :key="watts"
+            type="button"
+            class="small"
+            :class="{ go: plan.effort_w === watts }"
+            @click="take({ effort_w: watts })"
+          >
+            {{ words }}
+          </button>
+        </div>
+        <SliderInput
+          :model-value="plan.heading_deg"
+          label="Course"
+          :min="0"
+          :max="355"
+          :step="5"
+          :told="bearing(plan.heading_deg)"
+          testid="course"
+          @try="tryOut({ heading_deg: $event })"
+          @take="take({ heading_deg: $event })"
+        />
+        <SliderInput
+          :model-value="plan.wind_m_s"
+          label="Wind"
+          :min="0"
+          :max="15"
+          :step="0.5"
+          :told="show(plan.wind_m_s, 'speed', look.units)"
+          testid="wind"
+          @try="tryOut({ wind_m_s: $event })"
+          @take="take({ wind_m_s: $event })"
+        />
+        <SliderInput
+          :model-value="plan.wind_from_deg"
+          label="Wind from"
+          :min="0"
+          :max="355"
+          :step="5"
+          :told="bearing(plan.wind_from_deg)"
+          testid="wind-from"
+          @try="tryOut({ wind_from_deg: $event })"
+          @take="take({ wind_from_deg: $event })"
+        />
+        <SliderInput
+          :model-value="plan.current_m_s"
+          label="Current"
+          :min="0"
+          :max="2"
+          :step="0.1"
+          :told="show(plan.current_m_s, 'speed', look.units)"
+          testid="current"
+          @try="tryOut({ current_m_s: $event })"
+          @take="take({ current_m_s: $event })"
+        />
+        <SliderInput
+          v-if="plan.current_m_s > 0"
+          :model-value="plan.current_toward_deg"
+          label="Current toward"
+          :min="0"
+          :max="355"
+          :step="5"
+          :told="bearing(plan.current_toward_deg)"
+          @try="tryOut({ current_toward_deg: $event })"
+          @take="take({ current_toward_deg: $event })"
+        />
+        <label class="tick"
+          ><input
+            type="checkbox"
+            :checked="plan.scratched"
+            @change="take({ scratched: ($event.target as HTMLInputElement).checked })"
+          />
+          skin scratched or slimed</label
+        >
+        <p v-if="figures" class="made">
+          Over ground: <b>{{ speed(figures.way_m_s) }}</b> out,
+          <b>{{ speed(figures.back_m_s) }}</b> back.
+        </p>
+      </div>
+      <div v-if="figures" class="card pad gap">
+        <div class="head">
+          <h2>In the wind</h2>
+          <button
+            v-if="figures.drift"
+            type="button"
+            class="how"
+            title="How was this computed?"
+            @click="figure = 'glide drift'"
+          >
+            How it drifts
+          </button>
+        </div>
+        <DriftRose
+          v-if="figures.drift"
+          :plan="plan"
+          :drawing="store.drawing"
+          :drift="figures.drift"
+          :drogued="figures.drogued"
+          :units="look.units"
+          :size="250"
+        />
+        <p v-else class="soft">No wind, no drift.</p>
+      </div>
+      <TopicFindings topic="glide" fine="Nothing slows it more than usual" class="gap">
+        <p class="soft">
+          Estimates on flat, deep water until you time them. The wind rises in the afternoon.
+        </p>
+      </TopicFindings>
+    </section>
+    <div class="wide">
+      <MotorPanel
+        v-if="figures?.motor"
+        :motor="figures.motor"
+        :name="motorName"
+        :full="full.answer.value"
+        :plan="plan"
+        :units="look.units"
+        @try="tryOut"
+        @take="take"
+        @how="figure = $event"
+      />
+      <p v-else class="card pad soft">
+        No motor in the water. On the Gear screen, tick “a motor” on one and put it aboard with its
+        battery, to see its range.
+      </p>
+      <TrollingPlan
+        :trolling="full.answer.value?.trolling ?? null"
+        :rods="rods"
+        :plan="plan"
+        :units="look.units"
+        @take="take"
+      />
+      <TrialsPanel :plan="plan" :full="full.answer.value" :units="look.units" @take="take" />
+    </div>
+    <HowDrawer
+      :setup_id="store.kept.setup_id"
+      :revision="store.kept.revision"
+      :figure="figure"
+      :units="look.units"
+      @close="figure = null"
+    />
+  </div>
+</template>
+
+<style scoped>
+.glide {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 14px;
+  padding: 12px 18px;
+}
+.left,
+.side {
+  min-width: 0;
+}
+.top,
+.head,
+.under,
+.presets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: baseline;
+}
+.top {
+  margin-bottom: 8px;
+}
+.top h1,
+.top p,
+.head h2,
+.made {
+  margin: 0;
+}
+.head,
+.under {
+  justify-content: space-between;
+}
+.head {
+  margin-bottom: 6px;
+}
+.answer b {
+  font-size: 19px;
+}
+.presets {
+  gap: 4px 6px;
+  margin: 2px 0 6px;
+}
+.how {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px dotted var(--soft);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: help;
+}
+.card {
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+}
+.pad {
+  padding: 10px 12px;
+}
+.pad h2 {
+  margin: 0;
+}
+.gap {
+  margin-top: 12px;
+}
+.dash {
+  display: inline-block;
+  width: 22px;
+  border-top: 2px dashed var(--ink);
+  vertical-align: middle;
+}
+.tick {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  margin: 4px 0;
+}
+.wide {
+  display: grid;
+  grid-column: 1 / -1;
+  grid-template-columns: repeat(auto-fit, minmax(380px, 1fr));
+  gap: 14px;
+  align-items: start;
+}
+.wide > p {
+  margin: 0;
+}
+select {
+  height: 24px;
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+}
+@media (max-width: 1000px) {
+  .glide {
+    display: flex;
+    flex-direction: column;
+    padding: 10px;
+  }
+  .wide {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,218 @@
+<script setup lang="ts">
+/** The boat held, from above, north up: how it lies, where the line leads, the circle it swings in.
+ * The ring that the line runs through is dragged along the boat. */
+import { computed, ref } from 'vue'
+import type { Drawing, Schemas, HoldPlan } from '@/api/client'
+import { path, type Point } from '@/drawing/sheet'
+import { show, type Units } from '@/kit/units'
+import { bearing, toward } from '@/kit/compass'
+
+const props = defineProps<{
+  hold: Schemas['HoldFigures']
+  drawing: Drawing
+  demands: Schemas['DemandNumbers']
+  plan: HoldPlan
+  units: Units
+  size: number
+}>()
+const emit = defineEmits<{ try: [x_m: number]; take: [x_m: number] }>()
+
+const half = computed(() => props.size / 2)
+const ends = computed(() => [props.drawing.x_m[0]!, props.drawing.x_m.at(-1)!] as const)
+const long = computed(() => ends.value[1] - ends.value[0])
+const middle = computed(() => (ends.value[0] + ends.value[1]) / 2)
+const scale = computed(() => (1.08 * half.value) / long.value)
+const heading = computed(() => props.hold.lies.heading_deg)
+const outline = computed(() => {
+  const { x_m, half_breadth_m } = props.drawing
+  const side = (way: number): Point[] =>
+    x_m.map((x, i) => [way * half_breadth_m[i]! * scale.value, -(x - middle.value) * scale.value])
+  return path([...side(1), ...side(-1).reverse()], true)
+})
+const ring = computed(() => toward(heading.value, (props.hold.at[0] - middle.value) * scale.value))
+/** By compass, from where the line leaves the boat to the anchor. */
+const lead = computed(() => {
+  const { pull_ahead_n, pull_port_n } = props.hold.lies
+  return heading.value - (Math.atan2(pull_port_n, pull_ahead_n) * 180) / Math.PI
+})
+const line = computed(() => path([ring.value, toward(lead.value, props.size, ...ring.value)]))
+const rim = computed(() => half.value - 12)
+const arrow = (deg: number): string => {
+  const [x0, y0] = toward(deg, -rim.value)
+  const [x1, y1] = toward(deg, -rim.value + 46)
+  const [ax, ay] = toward(deg + 155, 10, x1, y1)
+  const [bx, by] = toward(deg - 155, 10, x1, y1)
+  return (
+    path([
+      [x0, y0],
+      [x1, y1],
+    ]) +
+    path([
+      [ax, ay],
+      [x1, y1],
+      [bx, by],
+    ])
+  )
+}
+/** A small plan beside it: the anchor in the middle of the circle. */
+const inset = computed(() => {
+  const anchor = props.hold.anchor
+  if (!anchor?.swing_radius_m || anchor.distance_m == null) return null
+  const r = 44
+  const k = r / anchor.swing_radius_m
+  const [x, y] = toward(lead.value + 180, anchor.distance_m * k)
+  return { r, x, y, long: Math.max(7, long.value * k) }
+})
+
+// Dragged along the boat as it lay when it was taken: the boat turns under the hand.
+const from = ref<{ x: number; y: number; heading: number; at_m: number } | null>(null)
+const moved = ref(0)
+function grab(event: PointerEvent): void {
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  from.value = {
+    x: event.clientX,
+    y: event.clientY,
+    heading: heading.value,
+    at_m: props.hold.at[0],
+  }
+  moved.value = props.hold.at[0]
+}
+const held = (x_m: number) => Math.min(ends.value[1], Math.max(ends.value[0], x_m))
+function drag(event: PointerEvent): void {
+  const start = from.value
+  if (!start) return
+  const [ux, uy] = toward(start.heading, 1)
+  const along = (event.clientX - start.x) * ux + (event.clientY - start.y) * uy
+  moved.value = held(start.at_m + along / scale.value)
+  emit('try', moved.value)
+}
+function drop(): void {
+  if (!from.value) return
+  const { at_m } = from.value
+  from.value = null
+  if (Math.abs(moved.value - at_m) > 1e-4) emit('take', moved.value)
+}
+const KEYS: Record<string, number> = {
+  ArrowUp: 0.05,
+  ArrowRight: 0.05,
+  ArrowDown: -0.05,
+  ArrowLeft: -0.05,
+}
+function press(event: KeyboardEvent): void {
+  const step = KEYS[event.key]
+  if (step === undefined) return
+  event.preventDefault()
+  emit('take', held(Math.round((props.hold.at[0] + step) * 1000) / 1000))
+}
+const told = computed(() => show(ends.value[1] - props.hold.at[0], 'length', props.units, 0))
+</script>
+
+<template>
+  <svg
+    :width="size"
+    :height="size"
+    :viewBox="`${-half} ${-half} ${size} ${size}`"
+    role="group"
+    :aria-label="`The boat held, from above, north up: heading ${bearing(heading)}`"
+    data-testid="hold-plan"
+  >
+    <rect class="water" :x="-half" :y="-half" :width="size" :height="size" rx="8" />
+    <path class="line" :d="line" />
+    <path class="hull" :d="outline" :transform="`rotate(${heading})`" data-testid="hold-hull" />
+    <path v-if="demands.current_m_s > 0" class="current" :d="arrow(plan.current_toward_deg)" />
+    <path v-if="demands.wind_m_s > 0" class="blow" :d="arrow(plan.wind_from_deg + 180 + 6)" />
+    <circle
+      class="ring"
+      r="8"
+      :cx="ring[0]"
+      :cy="ring[1]"
+      role="slider"
+      tabindex="0"
+      aria-label="Where the line leaves the boat, from the bow"
+      :aria-valuenow="hold.at[0]"
+      :aria-valuemin="ends[0]"
+      :aria-valuemax="ends[1]"
+      :aria-valuetext="told"
+      data-testid="hold-ring"
+      @pointerdown="grab"
+      @pointermove="drag"
+      @pointerup="drop"
+      @pointercancel="drop"
+      @keydown="press"
+    />
+    <text class="figure" :x="-half + 10" :y="half - 12">heading {{ bearing(heading) }}</text>
+    <g v-if="inset" :transform="`translate(${half - 58} ${half - 62})`">
+      <circle class="swing" :r="inset.r" />
+      <path class="cross" d="M-4,0h8M0,-4v8" />
+      <line class="line" x1="0" y1="0" :x2="inset.x" :y2="inset.y" />
+      <line
+        class="boat"
+        :x1="inset.x"
+        :y1="inset.y"
+        :x2="toward(heading + (hold.end === 'bow' ? 180 : 0), inset.long, inset.x, inset.y)[0]"
+        :y2="toward(heading + (hold.end === 'bow' ? 180 : 0), inset.long, inset.x, inset.y)[1]"
+      />
+      <text class="note" y="57">swings {{ show(hold.anchor!.swing_radius_m!, 'far', units) }}</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.water {
+  fill: var(--water-pale);
+}
+path,
+line {
+  fill: none;
+}
+.hull {
+  fill: var(--hull);
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+.line {
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.current {
+  stroke: var(--pick);
+  stroke-width: 3;
+}
+.blow {
+  stroke: var(--fix-mark);
+  stroke-width: 3;
+}
+.ring {
+  fill: var(--card);
+  stroke: var(--ink);
+  stroke-width: 2.4;
+  cursor: grab;
+  touch-action: none;
+}
+.ring:focus-visible {
+  outline: 2px solid var(--pick);
+  outline-offset: 2px;
+}
+.swing {
+  fill: color-mix(in srgb, var(--card) 70%, transparent);
+  stroke: var(--soft);
+  stroke-dasharray: 3 3;
+}
+.cross {
+  stroke: var(--ink);
+}
+.boat {
+  stroke: var(--hull);
+  stroke-width: 4;
+  stroke-linecap: round;
+}
+.figure {
+  fill: var(--ink);
+  font-size: 12px;
+}
+.note {
+  fill: var(--soft);
+  font-size: 11px;
+  text-anchor: middle;
+}
+</style>
