@@ -10,7 +10,8 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "power", "sonar", "fixing", "work")
+SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "glide", "hold", "power", "sonar",
+           "fixing", "work")  # fmt: skip
 
 
 def settle(page: Page) -> None:
@@ -98,7 +99,7 @@ def crowd(url: str) -> None:
 
 
 def main() -> None:
-    """Write one PNG a view at 1280x800, the bench by night, and the bench on a phone."""
+    """Write one PNG a view at 1280x800, and the bench on a phone."""
     TARGET.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         server = ServerThread(Path(folder) / "shots.sqlite")
@@ -118,6 +119,10 @@ def main() -> None:
             if screen == "reach":
                 page.locator('[data-reach="6"] button').click()
                 page.get_by_test_id("reaching").get_by_text("margin").wait_for()
+            if screen == "glide":
+                page.get_by_test_id("resistance").wait_for()
+            if screen == "hold":
+                page.get_by_test_id("hold-plan").wait_for()
             if screen == "fixing":
                 page.locator('[data-row="6"] button').click()
                 page.get_by_text("What if").wait_for()
@@ -125,16 +130,11 @@ def main() -> None:
                 page.get_by_test_id("work-steps").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
         start(page)
-        page.goto(f"{server.url}/api/v1/setups/1/fixing/template?key=6&form=svg")
-        page.screenshot(path=TARGET / "template.png")
         page.goto(f"{server.url}/boat")
         tilt(page)
         page.screenshot(path=TARGET / "boat-tests.png")
         page.goto(f"{server.url}/bench")
         settle(page)
-        page.get_by_label("Night colours").click()
-        page.screenshot(path=TARGET / "bench-night.png")
-        page.get_by_label("Night colours").click()
         judge(page)
         page.goto(f"{server.url}/bench")
         settle(page)

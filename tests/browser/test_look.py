@@ -15,6 +15,8 @@ SCREENS = [
     "gear/shapes",
     "afloat",
     "reach",
+    "glide",
+    "hold",
     "power",
     "sonar",
     "fixing",

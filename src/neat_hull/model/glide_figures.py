@@ -168,7 +168,8 @@ class DriftFit(Answer):
 class FullGlide(Answer):
     """Curves of the boat full and bare by speed, steps of the motor, lines, and what tests give.
 
-    band is ± of the total at each speed of the curve, N.
+    band_n is ± of the total at each speed of the curve, band_at_n at the speed that the effort
+    gives.
     """
 
     name: str
@@ -178,6 +179,7 @@ class FullGlide(Answer):
     curve: list[Newtons]
     bare: list[Newtons]
     band_n: list[float]
+    band_at_n: float | None
     steps: list[StepFigure]
     best_step: float | None
     ring: list[RingPoint]

@@ -54,6 +54,8 @@ def quiet(setup: Setup) -> Setup:
 
 CASES: list[Case] = [
     case("hold-current", lambda: anchored(current=1.21), lambda: anchored(current=1.19)),
+    case("hold-by-the-stern", lambda: anchored(at=0.1, current=0.61),
+         lambda: anchored(at=0.1, current=0.59)),
     case("hold-short-line", lambda: anchored(scope=4.9), lambda: anchored(scope=5.0)),
     case("hold-anchor", lambda: anchored(mass_kg=2.15, current=1.0, type="grapnel", chain_m=0.0),
          lambda: anchored(mass_kg=2.19, current=1.0, type="grapnel", chain_m=0.0)),

@@ -3821,9 +3821,12 @@ export interface components {
          * FullGlide
          * @description Curves of the boat full and bare by speed, steps of the motor, lines, and what tests give.
          *
-         *     band is ± of the total at each speed of the curve, N.
+         *     band_n is ± of the total at each speed of the curve, band_at_n at the speed that the effort
+         *     gives.
          */
         FullGlide: {
+            /** Band At N */
+            band_at_n: number | null;
             /** Band N */
             band_n: number[];
             /** Bare */

@@ -116,12 +116,9 @@ class BoatDrag:
         """All that the water does; nothing at rest."""
         if not isinstance(speed_m_s, np.ndarray) and speed_m_s <= 0:
             return 0.0
-        return (
-            self.friction_n(speed_m_s)
-            + self.base_n(speed_m_s)
-            + self.wave_n(speed_m_s)
-            + self.appendage_n(speed_m_s)
-        )
+        friction = self.friction_n(speed_m_s)
+        base = base_n(speed_m_s, self.transom_m2, self.density_kg_m3, friction)
+        return friction + base + self.wave_n(speed_m_s) + self.appendage_n(speed_m_s)
 
     @cached_property
     def ahead_m2(self) -> float:

@@ -25,6 +25,11 @@ LIMITS: dict[str, Levels] = {
         "Twice the current pulls four times as hard, and letting go comes too late.",
         by_profile=True, most=1.6,
     ),
+    "current by the stern": Levels(
+        "Current at anchor by the stern", "speed", 0.5, 1.0, 1.3,
+        "The lower, squarer end meets current and waves: it pulls a third harder, and goes under "
+        "first.", by_profile=True, most=1.3,
+    ),
     "line": Levels(
         "Pull over the strength of the line", "ratio", 0.20, 0.33, 0.50,
         "Sun, sand and knots weaken it.",

@@ -22,6 +22,9 @@ def works(ev: Evaluated, finding: Finding) -> Iterable[Work]:
     """What could be changed of how it is held."""
     if finding.code == "hold-oblique":
         yield from _farther_out(ev)
+    elif finding.code == "hold-by-the-stern":
+        bow = ev.rigged.floating.hull.x_fwd_m
+        yield led_to(ev, bow, Said.of("Lead the line to the bow"))
     elif finding.code in ("hold-short-line", "hold-lifts", "hold-anchor"):
         yield from _more_line(ev)
 

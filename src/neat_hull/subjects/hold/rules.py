@@ -4,6 +4,7 @@ from collections.abc import Iterable
 
 from neat_hull.model.hold_figures import HoldFigures
 from neat_hull.model.said import Said
+from neat_hull.rig.drag.figures import pull_n
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.subjects.hold.figures import hold
@@ -37,6 +38,25 @@ def strong_current(ev: Evaluated) -> Iterable[Found]:
             Said.of("Held in a current of {}", speed=speed),
             Said.of("Don't anchor there: drift, or fish from the bank"),
             thing_id=_holder(found),
+            caution=NEVER,
+        )
+
+
+@rule("hold-by-the-stern", topic="anchor")
+def by_the_stern(ev: Evaluated) -> Iterable[Found]:
+    """Held by the stern in a current, where the bow would pull less and ride higher."""
+    found, speed = ev.once(hold), ev.setup.demands.current_m_s
+    if found is None or found.end != "stern" or found.anchor is None:
+        return
+    if past(ev, "current by the stern", speed):
+        bow = pull_n(ev, "bow", speed, ev.setup.demands.wind_m_s)
+        yield from against(
+            ev,
+            "current by the stern",
+            speed,
+            Said.of("Held by the stern: {} on the line", force=found.lies.pull_n),
+            Said.of("Lead the line to the bow: {}", force=bow),
+            thing_id=found.anchor.thing_id,
             caution=NEVER,
         )
 
@@ -277,6 +297,6 @@ def powered(ev: Evaluated) -> Iterable[Found]:
 _FLOAT_FROM_M_S = 0.5  # less of a current leaves time to haul it up
 
 RULES = (
-    strong_current, short_line, anchor_holds, lifts, lies_oblique, line_weak, pole_stands,
-    rope_runs, no_float, powered,
+    strong_current, by_the_stern, short_line, anchor_holds, lifts, lies_oblique, line_weak,
+    pole_stands, rope_runs, no_float, powered,
 )  # fmt: skip

@@ -87,9 +87,12 @@ const names = computed(() => {
   })
   return rows
 })
+const band = computed(() =>
+  props.full.band_at_n == null ? '' : ` ± ${number(props.full.band_at_n, 'force', props.units)}`,
+)
 const told = computed(() =>
   props.at
-    ? `${number(props.at.total_n, 'force', props.units)} ${unitOf('force', props.units)} at ${number(props.at.speed_m_s, 'speed', props.units, 2)} ${unitOf('speed', props.units)}`
+    ? `${number(props.at.total_n, 'force', props.units)}${band.value} ${unitOf('force', props.units)} at ${number(props.at.speed_m_s, 'speed', props.units, 2)} ${unitOf('speed', props.units)}`
     : '',
 )
 </script>

@@ -1,0 +1,176 @@
+"""Glide and Hold as a person walks them: a crate and what it costs, the motor against the wind, the
+anchor by the stern and the way to the bow."""
+
+import re
+from typing import Any
+
+import pytest
+from playwright.sync_api import Page, expect
+from tests.browser.test_bench import aboard, shelf
+from tests.browser.test_findings import ADVICE_MS, card
+from tests.browser.test_fixing import ask, saved
+from tests.servers import Server
+
+CRATE = 9
+
+
+def figure(page: Page, testid: str) -> float:
+    """The first number of a figure."""
+    found = re.search(r"-?\d+\.?\d*", page.get_by_test_id(testid).inner_text())
+    assert found is not None
+    return float(found[0])
+
+
+def slide(page: Page, testid: str, value: str) -> None:
+    """Set a slider, as a hand that lets go of it."""
+    page.get_by_test_id(testid).fill(value)
+    saved(page)
+
+
+def test_a_crate_put_ashore_makes_it_quicker_and_back_aboard_slower(
+    bench: Page, server: Server
+) -> None:
+    bench.get_by_role("link", name="Afloat").click()
+    bench.get_by_role("link", name="Glide").click()
+    expect(bench.get_by_test_id("resistance")).to_be_visible()
+    with_crate, extra = figure(bench, "glide-pace"), figure(bench, "extra")
+    bench.get_by_role("link", name="Bench").click()
+    aboard(bench, CRATE).click()
+    bench.keyboard.press("a")
+    expect(shelf(bench, CRATE)).to_be_visible()
+    saved(bench)
+    bench.goto(f"{server.url}/glide")
+    expect(bench.get_by_test_id("glide-pace")).not_to_contain_text(f"{with_crate:.1f}")
+    assert figure(bench, "glide-pace") < with_crate
+    assert figure(bench, "extra") < extra
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("glide-pace")).to_contain_text(f"{with_crate:.1f}")
+
+
+def test_a_slider_is_tried_as_it_slides_and_kept_where_it_is_let_go(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/glide")
+    before = figure(bench, "glide-speed")
+    slide(bench, "effort", "120")
+    expect(bench.get_by_test_id("answer")).to_contain_text("at 120 W")
+    assert figure(bench, "glide-speed") > before
+    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the setup")
+    bench.reload()
+    expect(bench.get_by_test_id("effort")).to_have_value("120")
+
+
+def test_each_part_lays_itself_open_and_another_setup_lies_beside(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/glide")
+    bench.get_by_test_id("costs").get_by_role("button", name="Waves").click()
+    expect(bench.get_by_test_id("how-rows")).to_contain_text("Froude number")
+    bench.keyboard.press("Escape")
+    bench.get_by_test_id("beside").select_option(label="Bare Reed Lake")
+    expect(bench.locator('[data-testid="resistance"] .other')).to_have_count(1)
+
+
+def test_what_is_lifted_costs_nothing_and_comes_down_again(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/glide")
+    up = bench.get_by_role("button", name="Transducer: up, or laid down, on the way")
+    up.click()
+    down = bench.get_by_role("button", name="Transducer: down again")
+    expect(down).to_be_visible()
+    expect(up).to_have_count(0)
+    down.click()
+    expect(up).to_be_visible()
+
+
+@pytest.fixture
+def motored(bench: Page, server: Server) -> Page:
+    """The Glide screen, with a motor at the stern and a battery for it."""
+    new: list[int] = []
+    for thing in (
+        {"name": "Shaft motor", "shape": "pole", "mass_kg": 8.0, "length_m": 0.9, "width_m": 0.1,
+         "height_m": 0.1, "motor": {"thrust_n": 150}, "draw": {"watts": 360}},
+        {"name": "Big battery", "shape": "box", "mass_kg": 6.0, "length_m": 0.2, "width_m": 0.17,
+         "height_m": 0.2, "battery": {"chemistry": "lifepo4", "capacity_ah": 50}},
+    ):  # fmt: skip
+        state = ask(bench, server.url, "GET", "")
+        body: dict[str, Any] = {"revision": state["revision"],
+                                "thing": {"evidence": "guess"} | thing}  # fmt: skip
+        state = ask(bench, server.url, "POST", "/things", body)
+        new.append(max(int(key) for key in state["setup"]["things"]))
+        place = {"x_m": 0.3 if len(new) == 1 else 1.2, "y_m": 0.0, "z_m": 0.5, "turn_deg": 0.0,
+                 "tilt_deg": 0.0}  # fmt: skip
+        body = {"revision": state["revision"], "place": place}
+        ask(bench, server.url, "PUT", f"/places/{new[-1]}", body)
+    bench.goto(f"{server.url}/glide")
+    expect(bench.get_by_test_id("motor-card")).to_contain_text("Shaft motor")
+    return bench
+
+
+def test_the_range_of_a_motor_shrinks_against_the_wind(motored: Page) -> None:
+    expect(motored.get_by_test_id("range-ring")).to_be_visible()
+    calm, before = figure(motored, "turn-back"), motored.get_by_test_id("turn-back").inner_text()
+    slide(motored, "wind", "8")
+    expect(motored.get_by_test_id("turn-back")).not_to_have_text(before)
+    assert figure(motored, "turn-back") < calm
+    slide(motored, "wind", "15")
+    slide(motored, "motor-step", "0.4")
+    expect(motored.locator(".found")).to_contain_text("no way over ground")
+
+
+def test_a_timed_run_gives_the_efficiency(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/glide")
+    bench.get_by_test_id("run-start").click()
+    tests = bench.get_by_test_id("glide-tests")
+    expect(tests).to_contain_text("efficiency")
+    bench.get_by_test_id("run-use").click()
+    expect(tests).to_contain_text("In use:")
+
+
+def test_anchored_by_the_stern_the_finding_leads_to_the_bow(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/hold")
+    bow = figure(bench, "hold-pull")
+    bench.get_by_test_id("to-stern").click()
+    expect(bench.get_by_test_id("hold-how")).to_contain_text("off its stern")
+    expect(bench.locator(".found")).to_contain_text("Held by the stern")
+    assert figure(bench, "hold-pull") > bow
+    bench.get_by_role("link", name="Bench").click()
+    one = card(bench, "hold-by-the-stern")
+    one.locator(".head").click()
+    one.get_by_test_id("try").click()
+    expect(one.get_by_test_id("apply")).to_be_visible(timeout=ADVICE_MS)
+    one.get_by_test_id("apply").click()
+    expect(one).to_have_count(0)
+    bench.goto(f"{server.url}/hold")
+    expect(bench.get_by_test_id("hold-how")).to_contain_text("off its bow")
+
+
+def test_the_ring_is_dragged_along_the_boat_and_the_boat_turns(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/hold")
+    ring, hull = bench.get_by_test_id("hold-ring"), bench.get_by_test_id("hold-hull")
+    expect(hull).to_have_attribute("transform", re.compile(r"rotate\((0|360)"))
+    box = ring.bounding_box()
+    assert box is not None
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    bench.mouse.move(x, y)
+    bench.mouse.down()
+    bench.mouse.move(x, y + 40, steps=4)
+    bench.mouse.move(x, y + 86, steps=4)
+    expect(hull).not_to_have_attribute("transform", re.compile(r"rotate\((0|360)"))
+    bench.mouse.up()
+    saved(bench)
+    expect(bench.locator(".found")).to_contain_text("off its bow")
+    ring.focus()
+    held = ring.get_attribute("aria-valuenow") or ""
+    bench.keyboard.press("ArrowUp")
+    expect(ring).not_to_have_attribute("aria-valuenow", held)
+
+
+def test_a_trolley_says_where_its_rope_runs_and_by_the_side_is_never(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/hold")
+    expect(bench.get_by_test_id("by-the-side")).to_contain_text("never")
+    bench.get_by_test_id("trolley").check()
+    expect(bench.locator(".hold")).to_contain_text("Within reach from the seat.")
+    bench.get_by_test_id("hold-bottom").select_option("mud")
+    expect(bench.locator(".answer")).to_contain_text("in mud")
