@@ -31,7 +31,8 @@ class ThingCost(Answer):
 class DriftFigure(Answer):
     """A drift in the set wind: through the water and over ground, and how the boat lies in it.
 
-    wind_off_bow_deg 0: the wind from ahead. heading_deg and ground_toward_deg by compass.
+    wind_off_bow_deg 0: the wind from ahead. heading_deg, toward_deg (through the water) and
+    ground_toward_deg by compass.
     """
 
     speed_m_s: float
@@ -39,6 +40,7 @@ class DriftFigure(Answer):
     wind_off_bow_deg: float
     off_downwind_deg: float
     heading_deg: float
+    toward_deg: float
     ground_m_s: float
     ground_toward_deg: float
     drogue_n: float
@@ -168,7 +170,8 @@ class DriftFit(Answer):
 class FullGlide(Answer):
     """Curves of the boat full and bare by speed, steps of the motor, lines, and what tests give.
 
-    band_n is ± of the total at each speed of the curve, band_at_n at the speed that the effort
+    effort_w is what each speed of the curve asks of the body, never less than nothing; band_n is ±
+    of the total at each speed of the curve, band_at_n at the speed that the effort
     gives.
     """
 
@@ -178,6 +181,7 @@ class FullGlide(Answer):
     displacement_kg: float
     curve: list[Newtons]
     bare: list[Newtons]
+    effort_w: list[float]
     band_n: list[float]
     band_at_n: float | None
     steps: list[StepFigure]

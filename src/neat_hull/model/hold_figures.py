@@ -11,7 +11,8 @@ LimitedBy = Literal["bending", "soil", "length"]
 class LiesFigure(Answer):
     """At rest on the line: heading by compass, pull level on the boat, N, ahead and to port.
 
-    off_line_deg is how far the line leads off the nearer end of the boat.
+    off_line_deg is how far the line leads off the nearer end of the boat, lead_deg which way it leads
+    by compass.
     """
 
     heading_deg: float
@@ -19,6 +20,7 @@ class LiesFigure(Answer):
     pull_ahead_n: float
     pull_port_n: float
     off_line_deg: float
+    lead_deg: float
 
 
 class AnchorFigure(Answer):

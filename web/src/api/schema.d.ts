@@ -3062,7 +3062,8 @@ export interface components {
          * DriftFigure
          * @description A drift in the set wind: through the water and over ground, and how the boat lies in it.
          *
-         *     wind_off_bow_deg 0: the wind from ahead. heading_deg and ground_toward_deg by compass.
+         *     wind_off_bow_deg 0: the wind from ahead. heading_deg, toward_deg (through the water) and
+         *     ground_toward_deg by compass.
          */
         DriftFigure: {
             /** Drogue N */
@@ -3079,6 +3080,8 @@ export interface components {
             share_of_wind: number;
             /** Speed M S */
             speed_m_s: number;
+            /** Toward Deg */
+            toward_deg: number;
             /** Wind Off Bow Deg */
             wind_off_bow_deg: number;
         };
@@ -3821,7 +3824,8 @@ export interface components {
          * FullGlide
          * @description Curves of the boat full and bare by speed, steps of the motor, lines, and what tests give.
          *
-         *     band_n is ± of the total at each speed of the curve, band_at_n at the speed that the effort
+         *     effort_w is what each speed of the curve asks of the body, never less than nothing; band_n is ±
+         *     of the total at each speed of the curve, band_at_n at the speed that the effort
          *     gives.
          */
         FullGlide: {
@@ -3838,6 +3842,8 @@ export interface components {
             /** Displacement Kg */
             displacement_kg: number;
             drift_fit: components["schemas"]["DriftFit"] | null;
+            /** Effort W */
+            effort_w: number[];
             /** Name */
             name: string;
             pull_fit: components["schemas"]["PullFit"] | null;
@@ -4563,11 +4569,14 @@ export interface components {
          * LiesFigure
          * @description At rest on the line: heading by compass, pull level on the boat, N, ahead and to port.
          *
-         *     off_line_deg is how far the line leads off the nearer end of the boat.
+         *     off_line_deg is how far the line leads off the nearer end of the boat, lead_deg which way it leads
+         *     by compass.
          */
         LiesFigure: {
             /** Heading Deg */
             heading_deg: number;
+            /** Lead Deg */
+            lead_deg: number;
             /** Off Line Deg */
             off_line_deg: number;
             /** Pull Ahead N */

@@ -67,6 +67,7 @@ def _figure(ev: Evaluated, found: Drift, wind_toward_deg: float) -> DriftFigure:
         wind_off_bow_deg=found.wind_off_bow_deg,
         off_downwind_deg=found.off_downwind_deg,
         heading_deg=heading % 360.0,
+        toward_deg=degrees(toward) % 360.0,
         ground_m_s=hypot(north, east),
         ground_toward_deg=degrees(atan2(east, north)) % 360.0,
         drogue_n=found.drogue_n,

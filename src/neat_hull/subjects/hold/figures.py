@@ -74,6 +74,7 @@ def hold(ev: Evaluated) -> HoldFigures | None:
             pull_ahead_n=found.pull_ahead_n,
             pull_port_n=found.pull_port_n,
             off_line_deg=off_line_deg(ev, found),
+            lead_deg=(found.heading_deg - found.pull_off_bow_deg) % 360.0,
         ),
         anchor=_anchor(ev, found),
         pole=_pole(ev, found),

@@ -3,8 +3,6 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { api, ask, type FullGlide, type GlidePlan } from '@/api/client'
-import ChoiceGroup from '@/kit/ChoiceGroup.vue'
-import SliderInput from '@/kit/SliderInput.vue'
 import { show } from '@/kit/units'
 import { useAsked } from '@/kit/useAsked'
 import type { HowFigure } from '@/setup/how'
@@ -14,9 +12,9 @@ import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import type { GlideChange } from '@/setup/changing'
-import { bearing } from '@/kit/compass'
 import CostBars from './CostBars.vue'
 import DriftRose from './DriftRose.vue'
+import GoingForm from './GoingForm.vue'
 import MotorPanel from './MotorPanel.vue'
 import ResistanceChart from './ResistanceChart.vue'
 import TrialsPanel from './TrialsPanel.vue'
@@ -85,17 +83,8 @@ const rods = computed(() =>
     .map((id) => [id, store.things[String(id)]!] as const)
     .filter(([, thing]) => thing?.rod != null),
 )
-const STROKES = [
-  ['paddle', 'Paddle'],
-  ['fins', 'Fins'],
-  ['propeller', 'Propeller'],
-] as const
-const EFFORTS = [
-  [40, 'easy'],
-  [60, 'all day'],
-  [90, 'firm'],
-  [150, 'hard, for minutes'],
-] as const
+/** Which speed of the curve is asked for its effort: 1.4 m/s to begin with. */
+const wanted = ref(20)
 const speed = (value: number | null | undefined) =>
   value == null ? '—' : show(value, 'speed', look.units, 2)
 const pace = (min_km: number | null | undefined) =>
@@ -159,6 +148,17 @@ const { width } = useElementSize(left)
         />
         <div class="under">
           <span class="soft"><span class="dash" /> bare boat: its own parts and you alone</span>
+          <label class="want"
+            >for
+            <select v-model.number="wanted" aria-label="A speed to ask the effort of">
+              <option v-for="(one, i) in full.answer.value.curve" :key="i" :value="i">
+                {{ speed(one.speed_m_s) }}
+              </option>
+            </select>
+            <b class="num" data-testid="wanted-effort">{{
+              `${Math.round(full.answer.value.effort_w[wanted] ?? 0)} W`
+            }}</b></label
+          >
           <label v-if="others.length"
             >beside
             <select
@@ -192,107 +192,7 @@ const { width } = useElementSize(left)
       </div>
     </section>
     <section class="side" aria-label="Effort, wind and current">
-      <div class="card pad">
-        <div class="head">
-          <ChoiceGroup
-            :model-value="figures?.stroke ?? 'paddle'"
-            label="What you drive it by"
-            :options="STROKES"
-            @update:model-value="take({ stroke: $event })"
-          />
-          <span class="soft">{{ percent(figures?.efficiency) }} of it drives the boat</span>
-        </div>
-        <SliderInput
-          :model-value="plan.effort_w"
-          label="Your effort"
-          :min="20"
-          :max="200"
-          :step="5"
-          :told="`${Math.round(plan.effort_w)} W`"
-          testid="effort"
-          @try="tryOut({ effort_w: $event })"
-          @take="take({ effort_w: $event })"
-        />
-        <div class="presets" role="group" aria-label="Usual efforts">
-          <button
-            v-for="[watts, words] in EFFORTS"
-            :key="watts"
-            type="button"
-            class="small"
-            :class="{ go: plan.effort_w === watts }"
-            @click="take({ effort_w: watts })"
-          >
-            {{ words }}
-          </button>
-        </div>
-        <SliderInput
-          :model-value="plan.heading_deg"
-          label="Course"
-          :min="0"
-          :max="355"
-          :step="5"
-          :told="bearing(plan.heading_deg)"
-          testid="course"
-          @try="tryOut({ heading_deg: $event })"
-          @take="take({ heading_deg: $event })"
-        />
-        <SliderInput
-          :model-value="plan.wind_m_s"
-          label="Wind"
-          :min="0"
-          :max="15"
-          :step="0.5"
-          :told="show(plan.wind_m_s, 'speed', look.units)"
-          testid="wind"
-          @try="tryOut({ wind_m_s: $event })"
-          @take="take({ wind_m_s: $event })"
-        />
-        <SliderInput
-          :model-value="plan.wind_from_deg"
-          label="Wind from"
-          :min="0"
-          :max="355"
-          :step="5"
-          :told="bearing(plan.wind_from_deg)"
-          testid="wind-from"
-          @try="tryOut({ wind_from_deg: $event })"
-          @take="take({ wind_from_deg: $event })"
-        />
-        <SliderInput
-          :model-value="plan.current_m_s"
-          label="Current"
-          :min="0"
-          :max="2"
-          :step="0.1"
-          :told="show(plan.current_m_s, 'speed', look.units)"
-          testid="current"
-          @try="tryOut({ current_m_s: $event })"
-          @take="take({ current_m_s: $event })"
-        />
-        <SliderInput
-          v-if="plan.current_m_s > 0"
-          :model-value="plan.current_toward_deg"
-          label="Current toward"
-          :min="0"
-          :max="355"
-          :step="5"
-          :told="bearing(plan.current_toward_deg)"
-          @try="tryOut({ current_toward_deg: $event })"
-          @take="take({ current_toward_deg: $event })"
-        />
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="plan.scratched"
-            @change="take({ scratched: ($event.target as HTMLInputElement).checked })"
-          />
-          skin scratched or slimed</label
-        >
-        <p v-if="figures" class="made">
-          Over ground: <b>{{ speed(figures.way_m_s) }}</b> out,
-          <b>{{ speed(figures.back_m_s) }}</b> back.
-        </p>
-      </div>
+      <GoingForm :plan="plan" :figures="figures" :units="look.units" @try="tryOut" @take="take" />
       <div v-if="figures" class="card pad gap">
         <div class="head">
           <h2>In the wind</h2>
@@ -371,8 +271,7 @@ const { width } = useElementSize(left)
 }
 .top,
 .head,
-.under,
-.presets {
+.under {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 14px;
@@ -383,8 +282,7 @@ const { width } = useElementSize(left)
 }
 .top h1,
 .top p,
-.head h2,
-.made {
+.head h2 {
   margin: 0;
 }
 .head,
@@ -396,10 +294,6 @@ const { width } = useElementSize(left)
 }
 .answer b {
   font-size: 19px;
-}
-.presets {
-  gap: 4px 6px;
-  margin: 2px 0 6px;
 }
 .how {
   padding: 0;
@@ -424,17 +318,16 @@ const { width } = useElementSize(left)
 .gap {
   margin-top: 12px;
 }
+.want {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
 .dash {
   display: inline-block;
   width: 22px;
   border-top: 2px dashed var(--ink);
   vertical-align: middle;
-}
-.tick {
-  display: flex;
-  gap: 4px;
-  align-items: center;
-  margin: 4px 0;
 }
 .wide {
   display: grid;

@@ -2,16 +2,27 @@
 /** The boat held, from above, north up: how it lies, where the line leads, the circle it swings in.
  * The ring that the line runs through is dragged along the boat. */
 import { computed, ref } from 'vue'
-import type { Drawing, Schemas, HoldPlan } from '@/api/client'
+import type { Drawing } from '@/api/client'
 import { path, type Point } from '@/drawing/sheet'
 import { show, type Units } from '@/kit/units'
 import { bearing, toward } from '@/kit/compass'
 
+interface Swing {
+  radius_m: number
+  distance_m: number
+}
 const props = defineProps<{
-  hold: Schemas['HoldFigures']
   drawing: Drawing
-  demands: Schemas['DemandNumbers']
-  plan: HoldPlan
+  /** where its line leaves it, along the boat */
+  at_m: number
+  /** how it lies, and the way from there along the line, by compass */
+  heading_deg: number
+  lead_deg: number
+  wind_m_s: number
+  wind_from_deg: number
+  current_m_s: number
+  current_toward_deg: number
+  swing: Swing | null
   units: Units
   size: number
 }>()
@@ -22,20 +33,14 @@ const ends = computed(() => [props.drawing.x_m[0]!, props.drawing.x_m.at(-1)!] a
 const long = computed(() => ends.value[1] - ends.value[0])
 const middle = computed(() => (ends.value[0] + ends.value[1]) / 2)
 const scale = computed(() => (1.08 * half.value) / long.value)
-const heading = computed(() => props.hold.lies.heading_deg)
 const outline = computed(() => {
   const { x_m, half_breadth_m } = props.drawing
   const side = (way: number): Point[] =>
     x_m.map((x, i) => [way * half_breadth_m[i]! * scale.value, -(x - middle.value) * scale.value])
   return path([...side(1), ...side(-1).reverse()], true)
 })
-const ring = computed(() => toward(heading.value, (props.hold.at[0] - middle.value) * scale.value))
-/** By compass, from where the line leaves the boat to the anchor. */
-const lead = computed(() => {
-  const { pull_ahead_n, pull_port_n } = props.hold.lies
-  return heading.value - (Math.atan2(pull_port_n, pull_ahead_n) * 180) / Math.PI
-})
-const line = computed(() => path([ring.value, toward(lead.value, props.size, ...ring.value)]))
+const ring = computed(() => toward(props.heading_deg, (props.at_m - middle.value) * scale.value))
+const line = computed(() => path([ring.value, toward(props.lead_deg, props.size, ...ring.value)]))
 const rim = computed(() => half.value - 12)
 const arrow = (deg: number): string => {
   const [x0, y0] = toward(deg, -rim.value)
@@ -56,12 +61,13 @@ const arrow = (deg: number): string => {
 }
 /** A small plan beside it: the anchor in the middle of the circle. */
 const inset = computed(() => {
-  const anchor = props.hold.anchor
-  if (!anchor?.swing_radius_m || anchor.distance_m == null) return null
+  const swing = props.swing
+  if (!swing) return null
   const r = 44
-  const k = r / anchor.swing_radius_m
-  const [x, y] = toward(lead.value + 180, anchor.distance_m * k)
-  return { r, x, y, long: Math.max(7, long.value * k) }
+  const k = r / swing.radius_m
+  const [x, y] = toward(props.lead_deg + 180, swing.distance_m * k)
+  const byBow = props.at_m >= middle.value
+  return { r, x, y, long: Math.max(7, long.value * k), away: props.heading_deg + (byBow ? 180 : 0) }
 })
 
 // Dragged along the boat as it lay when it was taken: the boat turns under the hand.
@@ -72,10 +78,10 @@ function grab(event: PointerEvent): void {
   from.value = {
     x: event.clientX,
     y: event.clientY,
-    heading: heading.value,
-    at_m: props.hold.at[0],
+    heading: props.heading_deg,
+    at_m: props.at_m,
   }
-  moved.value = props.hold.at[0]
+  moved.value = props.at_m
 }
 const held = (x_m: number) => Math.min(ends.value[1], Math.max(ends.value[0], x_m))
 function drag(event: PointerEvent): void {
@@ -102,9 +108,9 @@ function press(event: KeyboardEvent): void {
   const step = KEYS[event.key]
   if (step === undefined) return
   event.preventDefault()
-  emit('take', held(Math.round((props.hold.at[0] + step) * 1000) / 1000))
+  emit('take', held(Math.round((props.at_m + step) * 1000) / 1000))
 }
-const told = computed(() => show(ends.value[1] - props.hold.at[0], 'length', props.units, 0))
+const told = computed(() => show(ends.value[1] - props.at_m, 'length', props.units, 0))
 </script>
 
 <template>
@@ -113,14 +119,14 @@ const told = computed(() => show(ends.value[1] - props.hold.at[0], 'length', pro
     :height="size"
     :viewBox="`${-half} ${-half} ${size} ${size}`"
     role="group"
-    :aria-label="`The boat held, from above, north up: heading ${bearing(heading)}`"
+    :aria-label="`The boat held, from above, north up: heading ${bearing(heading_deg)}`"
     data-testid="hold-plan"
   >
     <rect class="water" :x="-half" :y="-half" :width="size" :height="size" rx="8" />
     <path class="line" :d="line" />
-    <path class="hull" :d="outline" :transform="`rotate(${heading})`" data-testid="hold-hull" />
-    <path v-if="demands.current_m_s > 0" class="current" :d="arrow(plan.current_toward_deg)" />
-    <path v-if="demands.wind_m_s > 0" class="blow" :d="arrow(plan.wind_from_deg + 180 + 6)" />
+    <path class="hull" :d="outline" :transform="`rotate(${heading_deg})`" data-testid="hold-hull" />
+    <path v-if="current_m_s > 0" class="current" :d="arrow(current_toward_deg)" />
+    <path v-if="wind_m_s > 0" class="blow" :d="arrow(wind_from_deg + 180 + 6)" />
     <circle
       class="ring"
       r="8"
@@ -129,7 +135,7 @@ const told = computed(() => show(ends.value[1] - props.hold.at[0], 'length', pro
       role="slider"
       tabindex="0"
       aria-label="Where the line leaves the boat, from the bow"
-      :aria-valuenow="hold.at[0]"
+      :aria-valuenow="at_m"
       :aria-valuemin="ends[0]"
       :aria-valuemax="ends[1]"
       :aria-valuetext="told"
@@ -140,7 +146,7 @@ const told = computed(() => show(ends.value[1] - props.hold.at[0], 'length', pro
       @pointercancel="drop"
       @keydown="press"
     />
-    <text class="figure" :x="-half + 10" :y="half - 12">heading {{ bearing(heading) }}</text>
+    <text class="figure" :x="-half + 10" :y="half - 12">heading {{ bearing(heading_deg) }}</text>
     <g v-if="inset" :transform="`translate(${half - 58} ${half - 62})`">
       <circle class="swing" :r="inset.r" />
       <path class="cross" d="M-4,0h8M0,-4v8" />
@@ -149,10 +155,10 @@ const told = computed(() => show(ends.value[1] - props.hold.at[0], 'length', pro
         class="boat"
         :x1="inset.x"
         :y1="inset.y"
-        :x2="toward(heading + (hold.end === 'bow' ? 180 : 0), inset.long, inset.x, inset.y)[0]"
-        :y2="toward(heading + (hold.end === 'bow' ? 180 : 0), inset.long, inset.x, inset.y)[1]"
+        :x2="toward(inset.away, inset.long, inset.x, inset.y)[0]"
+        :y2="toward(inset.away, inset.long, inset.x, inset.y)[1]"
       />
-      <text class="note" y="57">swings {{ show(hold.anchor!.swing_radius_m!, 'far', units) }}</text>
+      <text class="note" y="57">swings {{ show(swing!.radius_m, 'far', units) }}</text>
     </g>
   </svg>
 </template>

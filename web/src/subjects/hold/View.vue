@@ -7,14 +7,11 @@ import {
   ask,
   type DemandNumbers,
   type FullHold,
+  type GlidePlan,
   type Schemas,
   type HoldPlan,
 } from '@/api/client'
-import { CHOICES } from '@/api/words'
-import { bearing } from '@/kit/compass'
-import FromBowInput from '@/kit/FromBowInput.vue'
-import QuantityInput from '@/kit/QuantityInput.vue'
-import SliderInput from '@/kit/SliderInput.vue'
+import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { show, type Kind } from '@/kit/units'
 import { listWords, trimWords } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
@@ -23,9 +20,13 @@ import { useLook } from '@/setup/look'
 import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
+import AnchorCard from './AnchorCard.vue'
+import HoldForm from './HoldForm.vue'
 import MooredPlan from './MooredPlan.vue'
 import PlaceChart from './PlaceChart.vue'
+import PoleCard from './PoleCard.vue'
 import SideLine from './SideLine.vue'
+import TrolleyForm from './TrolleyForm.vue'
 
 type Plan = HoldPlan
 const store = useSetup()
@@ -33,14 +34,23 @@ const look = useLook()
 const figure = ref<HowFigure | null>(null)
 
 // What a hand or a slider is at, before it is let go.
-const sliding = ref<{ hold?: Partial<Plan>; demands?: Partial<DemandNumbers> } | null>(null)
+const sliding = ref<{
+  hold?: Partial<Plan>
+  demands?: Partial<DemandNumbers>
+  glide?: Partial<GlidePlan>
+} | null>(null)
 const plan = computed<Plan | null>(() =>
   store.kept ? { ...store.kept.setup.hold, ...sliding.value?.hold } : null,
 )
 const demands = computed<DemandNumbers | null>(() =>
   store.kept ? { ...store.kept.setup.demands, ...sliding.value?.demands } : null,
 )
-const trial = () => ({ places: [], hold: plan.value, demands: demands.value })
+const trial = () => ({
+  places: [],
+  hold: plan.value,
+  demands: demands.value,
+  glide: glide.value,
+})
 function tryHold(fields: Partial<Plan>): void {
   sliding.value = { ...sliding.value, hold: { ...sliding.value?.hold, ...fields } }
   store.tryOut(trial())
@@ -48,6 +58,14 @@ function tryHold(fields: Partial<Plan>): void {
 function tryDemands(fields: Partial<DemandNumbers>): void {
   sliding.value = { ...sliding.value, demands: { ...sliding.value?.demands, ...fields } }
   store.tryOut(trial())
+}
+function tryGlide(fields: Partial<GlidePlan>): void {
+  sliding.value = { ...sliding.value, glide: { ...sliding.value?.glide, ...fields } }
+  store.tryOut(trial())
+}
+async function takeGlide(fields: Partial<GlidePlan>): Promise<void> {
+  await store.putGlide(fields)
+  sliding.value = null
 }
 async function take(fields: Partial<Plan>): Promise<void> {
   await store.putHold(fields)
@@ -74,6 +92,15 @@ const full = usePage<FullHold>(
 )
 
 const figures = computed(() => store.figures?.hold ?? null)
+const shown = ref<'held' | 'sock'>('held')
+const glide = computed<GlidePlan>(() => ({ ...store.kept!.setup.glide, ...sliding.value?.glide }))
+const drogued = computed(() => store.figures?.glide?.drogued ?? null)
+const swing = computed(() => {
+  const one = figures.value?.anchor
+  return one?.swing_radius_m == null || one.distance_m == null
+    ? null
+    : { radius_m: one.swing_radius_m, distance_m: one.distance_m }
+})
 const anchor = computed(() => figures.value?.anchor ?? null)
 const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const nameOf = (id: number | undefined) =>
@@ -84,21 +111,10 @@ const leaning = (one: Schemas['Leaning'] | undefined) =>
   !one || one.heel_deg == null || one.trim_deg == null
     ? 'it goes over'
     : `${listWords(one.heel_deg)}, ${trimWords(one.trim_deg)}, ${amount(one.least_freeboard_m, 'length', 0)} of side left`
-const LIMITED = { bending: 'it bends', soil: 'the bottom gives way', length: 'it is too short' }
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
-function setTrolley(fields: Partial<Schemas['Trolley']> | null): void {
-  const usual = {
-    aft_x_m: 0.1 * bow_x_m.value,
-    fwd_x_m: 0.95 * bow_x_m.value,
-    side: 'starboard' as const,
-    over_m: 0.03,
-  }
-  void take({ trolley: fields === null ? null : { ...(plan.value?.trolley ?? usual), ...fields } })
-}
 
 const left = useTemplateRef<HTMLElement>('left')
 const { width } = useElementSize(left)
+const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
 </script>
 
 <template>
@@ -149,16 +165,52 @@ const { width } = useElementSize(left)
         />
         <div class="views">
           <MooredPlan
-            :hold="figures"
+            v-if="shown === 'held' || !drogued"
             :drawing="store.drawing"
-            :demands="demands"
-            :plan="plan"
+            :at_m="figures.at[0]"
+            :heading_deg="figures.lies.heading_deg"
+            :lead_deg="figures.lies.lead_deg"
+            :wind_m_s="demands.wind_m_s"
+            :wind_from_deg="plan.wind_from_deg"
+            :current_m_s="demands.current_m_s"
+            :current_toward_deg="plan.current_toward_deg"
+            :swing="swing"
             :units="look.units"
-            :size="Math.min(330, Math.max(260, width - 40))"
+            :size="planSize"
             @try="tryHold({ at_x_m: $event })"
             @take="take({ at_x_m: Math.round($event * 1000) / 1000 })"
           />
+          <MooredPlan
+            v-else
+            :drawing="store.drawing"
+            :at_m="glide.drogue_x_m ?? bow_x_m"
+            :heading_deg="drogued.heading_deg"
+            :lead_deg="drogued.toward_deg + 180"
+            :wind_m_s="glide.wind_m_s"
+            :wind_from_deg="glide.wind_from_deg"
+            :current_m_s="glide.current_m_s"
+            :current_toward_deg="glide.current_toward_deg"
+            :swing="null"
+            :units="look.units"
+            :size="planSize"
+            @try="tryGlide({ drogue_x_m: $event })"
+            @take="takeGlide({ drogue_x_m: Math.round($event * 1000) / 1000 })"
+          />
           <div class="beside">
+            <ChoiceGroup
+              v-if="drogued"
+              v-model="shown"
+              label="What is shown"
+              :options="[
+                ['held', 'At anchor'],
+                ['sock', 'On the drift sock'],
+              ]"
+            />
+            <p v-if="shown === 'sock' && drogued" class="soft" data-testid="hold-sock">
+              Adrift at {{ amount(drogued.ground_m_s, 'speed', 2) }} over ground, the wind
+              {{ amount(drogued.wind_off_bow_deg, 'angle', 0) }} off its bow;
+              {{ amount(drogued.drogue_n, 'force') }} on the sock. Wind and current as on Glide.
+            </p>
             <p class="soft keys">
               <span class="key current">current</span> <span class="key blow">wind</span>
             </p>
@@ -193,238 +245,43 @@ const { width } = useElementSize(left)
       </div>
     </section>
     <section class="side" aria-label="What holds, and against what">
-      <div class="card pad">
-        <SliderInput
-          :model-value="plan.at_x_m ?? figures?.at[0] ?? bow_x_m"
-          label="Line leaves at"
-          :min="0"
-          :max="Number(bow_x_m.toFixed(2))"
-          :step="0.05"
-          :told="`${show(bow_x_m - (plan.at_x_m ?? figures?.at[0] ?? bow_x_m), 'length', look.units, 0)}`"
-          testid="hold-at"
-          @try="tryHold({ at_x_m: $event })"
-          @take="take({ at_x_m: $event })"
-        />
-        <p class="ends">
-          from the bow
-          <button
-            type="button"
-            class="small"
-            data-testid="to-bow"
-            @click="take({ at_x_m: bow_x_m })"
-          >
-            to the bow
-          </button>
-          <button
-            type="button"
-            class="small"
-            data-testid="to-stern"
-            @click="take({ at_x_m: store.drawing.x_m[0]! })"
-          >
-            to the stern
-          </button>
-        </p>
-        <SliderInput
-          :model-value="demands.current_m_s"
-          label="Current"
-          :min="0"
-          :max="2"
-          :step="0.1"
-          :told="show(demands.current_m_s, 'speed', look.units)"
-          testid="hold-current"
-          @try="tryDemands({ current_m_s: $event })"
-          @take="takeDemands({ current_m_s: $event })"
-        />
-        <SliderInput
-          :model-value="plan.current_toward_deg"
-          label="Current toward"
-          :min="0"
-          :max="355"
-          :step="5"
-          :told="bearing(plan.current_toward_deg)"
-          @try="tryHold({ current_toward_deg: $event })"
-          @take="take({ current_toward_deg: $event })"
-        />
-        <SliderInput
-          :model-value="demands.wind_m_s"
-          label="Wind"
-          :min="0"
-          :max="15"
-          :step="0.5"
-          :told="show(demands.wind_m_s, 'speed', look.units)"
-          testid="hold-wind"
-          @try="tryDemands({ wind_m_s: $event })"
-          @take="takeDemands({ wind_m_s: $event })"
-        />
-        <SliderInput
-          :model-value="plan.wind_from_deg"
-          label="Wind from"
-          :min="0"
-          :max="355"
-          :step="5"
-          :told="bearing(plan.wind_from_deg)"
-          testid="hold-wind-from"
-          @try="tryHold({ wind_from_deg: $event })"
-          @take="take({ wind_from_deg: $event })"
-        />
-        <div class="fields">
-          <label
-            >Depth
-            <QuantityInput
-              :model-value="demands.depth_m"
-              label="Depth"
-              kind="far"
-              :digits="1"
-              :units="look.units"
-              testid="hold-depth"
-              @update:model-value="takeDemands({ depth_m: $event })"
-          /></label>
-          <label
-            >Line, to 1 of depth
-            <input
-              type="number"
-              min="1.2"
-              max="20"
-              step="0.5"
-              :value="demands.scope"
-              data-testid="hold-scope"
-              @change="takeDemands({ scope: Number(($event.target as HTMLInputElement).value) })"
-          /></label>
-          <label
-            >Bottom
-            <select
-              :value="plan.bottom"
-              data-testid="hold-bottom"
-              @change="take({ bottom: pick($event) as Plan['bottom'] })"
-            >
-              <option v-for="one in CHOICES.HoldPlan.bottom" :key="one">{{ one }}</option>
-            </select></label
-          >
-        </div>
-      </div>
-      <div v-if="anchor" class="card pad gap" data-testid="anchor-card">
-        <h2>
-          <button type="button" title="How was this computed?" @click="figure = 'hold anchor'">
-            {{ nameOf(anchor.thing_id) }}
-          </button>
-        </h2>
-        <dl>
-          <dt>Pull over what it holds</dt>
-          <dd>{{ amount(anchor.holding_share, 'ratio') }}</dd>
-          <dt>Wanted, twice over</dt>
-          <dd>
-            {{ amount(anchor.recommended_kg, 'mass') }}, aboard {{ amount(anchor.mass_kg, 'mass') }}
-          </dd>
-          <dt>Line out</dt>
-          <dd>
-            {{ amount(anchor.line_m, 'far') }} of
-            {{
-              anchor.rope_m == null
-                ? 'nobody knows how much'
-                : amount(anchor.rope_m + anchor.chain_m, 'far')
-            }}
-          </dd>
-          <dt>Angle at the anchor, at the boat</dt>
-          <dd>
-            {{ amount(anchor.angle_at_anchor_deg, 'angle', 0) }},
-            {{ amount(anchor.angle_at_cleat_deg, 'angle', 0) }}
-          </dd>
-          <dt>Pulls the end down by</dt>
-          <dd>{{ amount(anchor.down_n, 'force', 1) }}</dd>
-          <dt>Line, of its strength</dt>
-          <dd>{{ amount(anchor.line_share, 'ratio', 1) }}</dd>
-        </dl>
-        <p v-if="!anchor.reaches_bottom" class="fix" role="alert">It does not reach the bottom.</p>
-      </div>
-      <div v-if="figures?.pole" class="card pad gap" data-testid="pole-card">
-        <h2>
-          <button type="button" title="How was this computed?" @click="figure = 'hold pole'">
-            {{ nameOf(figures.pole.thing_id) }}
-          </button>
-        </h2>
-        <dl>
-          <dt>Good to</dt>
-          <dd>
-            {{ amount(figures.pole.depth_limit_m, 'far', 1) }}, then
-            {{ LIMITED[figures.pole.limited_by] }}
-          </dd>
-          <dt>Bending, of what it stands</dt>
-          <dd>{{ amount(figures.pole.bending_share, 'ratio') }}</dd>
-          <dt>Bottom, of what it stands</dt>
-          <dd>{{ amount(figures.pole.soil_share, 'ratio') }}</dd>
-          <dt>Gives at the boat by</dt>
-          <dd>{{ amount(figures.pole.deflection_m, 'length', 0) }}</dd>
-        </dl>
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="plan.two_poles"
-            @change="take({ two_poles: ticked($event) })"
-          />
-          a second pole at the other end, so that it does not turn</label
-        >
-      </div>
-      <div class="card pad gap">
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="plan.trolley != null"
-            data-testid="trolley"
-            @change="setTrolley(ticked($event) ? {} : null)"
-          />
-          a trolley: a ring on a rope along one side</label
-        >
-        <div v-if="plan.trolley" class="fields">
-          <label
-            >Fore block
-            <FromBowInput
-              :model-value="plan.trolley.fwd_x_m"
-              :bow_x_m="bow_x_m"
-              :units="look.units"
-              label="Fore block, from the bow"
-              @update:model-value="setTrolley({ fwd_x_m: $event })"
-          /></label>
-          <label
-            >Aft block
-            <FromBowInput
-              :model-value="plan.trolley.aft_x_m"
-              :bow_x_m="bow_x_m"
-              :units="look.units"
-              label="Aft block, from the bow"
-              @update:model-value="setTrolley({ aft_x_m: $event })"
-          /></label>
-          <label
-            >Side
-            <select
-              :value="plan.trolley.side"
-              @change="setTrolley({ side: pick($event) as 'port' | 'starboard' })"
-            >
-              <option v-for="one in CHOICES.Trolley.side" :key="one">{{ one }}</option>
-            </select></label
-          >
-          <label
-            >Over the gunwale
-            <QuantityInput
-              :model-value="plan.trolley.over_m"
-              label="Rope over the gunwale"
-              kind="length"
-              :units="look.units"
-              @update:model-value="setTrolley({ over_m: $event })"
-          /></label>
-        </div>
-        <p v-if="figures?.rope" class="soft">
-          {{
-            figures.rope.meets.length
-              ? `Rubs on ${figures.rope.meets.join(', ')}.`
-              : 'Touches nothing aboard.'
-          }}
-          {{
-            figures.rope.in_reach
-              ? 'Within reach from the seat.'
-              : 'Not within reach from the seat.'
-          }}
-        </p>
-      </div>
+      <HoldForm
+        :plan="plan"
+        :demands="demands"
+        :at_m="plan.at_x_m ?? figures?.at[0] ?? bow_x_m"
+        :ends="[store.drawing.x_m[0]!, bow_x_m]"
+        :units="look.units"
+        @try-hold="tryHold"
+        @take-hold="take"
+        @try-demands="tryDemands"
+        @take-demands="takeDemands"
+      />
+      <AnchorCard
+        v-if="anchor"
+        :anchor="anchor"
+        :name="nameOf(anchor.thing_id)"
+        :units="look.units"
+        class="gap"
+        @how="figure = $event"
+      />
+      <PoleCard
+        v-if="figures?.pole"
+        :pole="figures.pole"
+        :name="nameOf(figures.pole.thing_id)"
+        :two="plan.two_poles"
+        :units="look.units"
+        class="gap"
+        @two="take({ two_poles: $event })"
+        @how="figure = $event"
+      />
+      <TrolleyForm
+        :trolley="plan.trolley ?? null"
+        :rope="figures?.rope ?? null"
+        :bow_x_m="bow_x_m"
+        :units="look.units"
+        class="gap"
+        @take="take({ trolley: $event })"
+      />
       <TopicFindings topic="anchor" fine="It holds as set" class="gap">
         <p class="soft">
           Anchored in a current is the deadliest thing done from a kayak: by an end only, the
@@ -442,6 +299,7 @@ const { width } = useElementSize(left)
   </div>
 </template>
 
+<style scoped src="./cards.css"></style>
 <style scoped>
 .hold {
   display: grid;
@@ -468,8 +326,7 @@ const { width } = useElementSize(left)
 .answer b {
   font-size: 17px;
 }
-.how,
-h2 button {
+.how {
   padding: 0;
   border: 0;
   border-bottom: 1px dotted var(--soft);
@@ -478,15 +335,6 @@ h2 button {
   font: inherit;
   cursor: help;
 }
-.card {
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-}
-.pad {
-  padding: 10px 12px;
-}
-.pad h2,
 .keys {
   margin: 0 0 4px;
 }
@@ -512,50 +360,6 @@ h2 button {
 .never b {
   color: var(--stop);
 }
-dl {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 2px 10px;
-  margin: 6px 0;
-  font-size: 12px;
-}
-dt {
-  color: var(--soft);
-}
-dd {
-  margin: 0;
-}
-.ends {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  margin: 2px 0 6px;
-}
-.fields {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 12px;
-  margin-top: 6px;
-}
-.fields label,
-.tick {
-  display: flex;
-  gap: 5px;
-  align-items: center;
-}
-.fields :deep(.el-input),
-.fields input {
-  width: 82px;
-}
-select,
-input[type='number'] {
-  height: 24px;
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-}
 .key::before {
   content: '';
   display: inline-block;
@@ -566,10 +370,6 @@ input[type='number'] {
 }
 .key.blow::before {
   border-color: var(--fix-mark);
-}
-.pad p.soft {
-  margin: 4px 0 0;
-  font-size: 12px;
 }
 @media (max-width: 700px) {
   .views {

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+/** A trolley: where its blocks are, and what its rope rubs on. */
+import type { Schemas } from '@/api/client'
+import { CHOICES } from '@/api/words'
+import FromBowInput from '@/kit/FromBowInput.vue'
+import QuantityInput from '@/kit/QuantityInput.vue'
+import type { Units } from '@/kit/units'
+
+type Trolley = Schemas['Trolley']
+const props = defineProps<{
+  trolley: Trolley | null
+  rope: Schemas['RopeFigure'] | null
+  bow_x_m: number
+  units: Units
+}>()
+const emit = defineEmits<{ take: [trolley: Trolley | null] }>()
+const pick = (event: Event) => (event.target as HTMLSelectElement).value
+const ticked = (event: Event) => (event.target as HTMLInputElement).checked
+// Along most of the boat, its rope a little over the gunwale.
+const usual = (): Trolley => ({
+  aft_x_m: 0.1 * props.bow_x_m,
+  fwd_x_m: 0.95 * props.bow_x_m,
+  side: 'starboard',
+  over_m: 0.03,
+})
+function setTrolley(fields: Partial<Trolley> | null): void {
+  emit('take', fields === null ? null : { ...(props.trolley ?? usual()), ...fields })
+}
+</script>
+
+<template>
+  <div class="card pad">
+    <label class="tick"
+      ><input
+        type="checkbox"
+        :checked="trolley != null"
+        data-testid="trolley"
+        @change="setTrolley(ticked($event) ? {} : null)"
+      />
+      a trolley: a ring on a rope along one side</label
+    >
+    <div v-if="trolley" class="fields">
+      <label
+        >Fore block
+        <FromBowInput
+          :model-value="trolley.fwd_x_m"
+          :bow_x_m="bow_x_m"
+          :units="units"
+          label="Fore block, from the bow"
+          @update:model-value="setTrolley({ fwd_x_m: $event })"
+      /></label>
+      <label
+        >Aft block
+        <FromBowInput
+          :model-value="trolley.aft_x_m"
+          :bow_x_m="bow_x_m"
+          :units="units"
+          label="Aft block, from the bow"
+          @update:model-value="setTrolley({ aft_x_m: $event })"
+      /></label>
+      <label
+        >Side
+        <select
+          :value="trolley.side"
+          @change="setTrolley({ side: pick($event) as 'port' | 'starboard' })"
+        >
+          <option v-for="one in CHOICES.Trolley.side" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label
+        >Over the gunwale
+        <QuantityInput
+          :model-value="trolley.over_m"
+          label="Rope over the gunwale"
+          kind="length"
+          :units="units"
+          @update:model-value="setTrolley({ over_m: $event })"
+      /></label>
+    </div>
+    <p v-if="rope" class="soft">
+      {{ rope.meets.length ? `Rubs on ${rope.meets.join(', ')}.` : 'Touches nothing aboard.' }}
+      {{ rope.in_reach ? 'Within reach from the seat.' : 'Not within reach from the seat.' }}
+    </p>
+  </div>
+</template>
+
+<style scoped src="./cards.css"></style>
