@@ -128,6 +128,14 @@ class NoOrder(NeatHullError, ValueError):
         return type(self), (self.members,)
 
 
+class NoPosition(NeatHullError, ValueError):
+    """A boat cannot be held, slid or wheeled so; field names what forbids it."""
+
+    def __init__(self, field: str, why: str) -> None:
+        super().__init__(f"{field}: {why}")
+        self.field, self.why = field, why
+
+
 class NotFoundError(NeatHullError, LookupError):
     """What was asked for is not in this file."""
 

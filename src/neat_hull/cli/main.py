@@ -10,7 +10,14 @@ from typing import Annotated, NoReturn
 import platformdirs
 import typer
 
-from neat_hull.errors import DoesNotFloat, NeatHullError, NoBalance, NoOrder, NotSupplied
+from neat_hull.errors import (
+    DoesNotFloat,
+    NeatHullError,
+    NoBalance,
+    NoOrder,
+    NoPosition,
+    NotSupplied,
+)
 
 app = typer.Typer(
     name="neat-hull",
@@ -90,6 +97,48 @@ def mount(case: Annotated[Path, typer.Argument(help="A mount case, JSON.")]) -> 
 
     try:
         report = mount_report(read_bare_case(case, MountCase))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+@app.command("capsize")
+def capsize(case: Annotated[Path, typer.Argument(help="A capsize case, JSON.")]) -> None:
+    """Print what a bare case loses upside down, and whether it floats full of water, as JSON."""
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.capsize_case import CapsizeCase
+    from neat_hull.subjects.capsize.case import capsize_report
+
+    try:
+        report = capsize_report(read_bare_case(case, CapsizeCase))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+@app.command("day")
+def day(case: Annotated[Path, typer.Argument(help="A day case, JSON.")]) -> None:
+    """Print how a bare case lies hour by hour as its load changes, as JSON."""
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.day_case import DayCase
+    from neat_hull.subjects.day.case import day_report
+
+    try:
+        report = day_report(read_bare_case(case, DayCase))
+    except NeatHullError as error:
+        _refuse(str(case), error)
+    typer.echo(json.dumps(report, indent=2, allow_nan=False))
+
+
+@app.command("haul")
+def haul(case: Annotated[Path, typer.Argument(help="A haul case, JSON.")]) -> None:
+    """Print what lifting, loading and wheeling a bare case comes to, as JSON."""
+    from neat_hull.files.bare_case import read_bare_case
+    from neat_hull.model.haul_case import HaulCase
+    from neat_hull.subjects.haul.case import haul_report
+
+    try:
+        report = haul_report(read_bare_case(case, HaulCase))
     except NeatHullError as error:
         _refuse(str(case), error)
     typer.echo(json.dumps(report, indent=2, allow_nan=False))
@@ -274,7 +323,7 @@ def _refuse(file: str, error: NeatHullError) -> NoReturn:
     line = " ".join(str(error).split())
     typer.echo(f"neat-hull: {file}: {line}", err=True)
     raise typer.Exit(
-        3 if isinstance(error, DoesNotFloat | NoBalance | NotSupplied | NoOrder) else 2
+        3 if isinstance(error, DoesNotFloat | NoBalance | NotSupplied | NoOrder | NoPosition) else 2
     )
 
 

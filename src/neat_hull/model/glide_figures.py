@@ -167,6 +167,13 @@ class DriftFit(Answer):
     trouble: str | None
 
 
+class UsualEffort(Answer):
+    """An effort that people know by a word."""
+
+    words: str
+    effort_w: float
+
+
 class FullGlide(Answer):
     """Curves of the boat full and bare by speed, steps of the motor, lines, and what tests give.
 
@@ -188,6 +195,7 @@ class FullGlide(Answer):
     best_step: float | None
     ring: list[RingPoint]
     trolling: Trolling | None
+    usual: list[UsualEffort]
     run_fit: RunFit | None
     pull_fit: PullFit | None
     drift_fit: DriftFit | None

@@ -11,8 +11,8 @@ LimitedBy = Literal["bending", "soil", "length"]
 class LiesFigure(Answer):
     """At rest on the line: heading by compass, pull level on the boat, N, ahead and to port.
 
-    off_line_deg is how far the line leads off the nearer end of the boat, lead_deg which way it leads
-    by compass.
+    off_line_deg is how far the line leads off the nearer end of the boat, lead_deg which way it
+    leads by compass.
     """
 
     heading_deg: float

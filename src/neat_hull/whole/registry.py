@@ -14,11 +14,13 @@ from neat_hull.subjects import (
     basics,
     calibration,
     capsize,
+    day,
     demands,
     evidence,
     fit,
     fixing,
     glide,
+    haul,
     hold,
     load,
     power,
@@ -49,6 +51,8 @@ SUBJECTS: tuple[Subject, ...] = (
     fixing.SUBJECT,
     glide.SUBJECT,
     hold.SUBJECT,
+    haul.SUBJECT,
+    day.SUBJECT,
     calibration.SUBJECT,
 )
 

@@ -3853,6 +3853,8 @@ export interface components {
             /** Steps */
             steps: components["schemas"]["StepFigure"][];
             trolling: components["schemas"]["Trolling"] | null;
+            /** Usual */
+            usual: components["schemas"]["UsualEffort"][];
             /** Wet Length M */
             wet_length_m: number;
             /** Wetted Area M2 */
@@ -4569,8 +4571,8 @@ export interface components {
          * LiesFigure
          * @description At rest on the line: heading by compass, pull level on the boat, N, ahead and to port.
          *
-         *     off_line_deg is how far the line leads off the nearer end of the boat, lead_deg which way it leads
-         *     by compass.
+         *     off_line_deg is how far the line leads off the nearer end of the boat, lead_deg which way it
+         *     leads by compass.
          */
         LiesFigure: {
             /** Heading Deg */
@@ -7382,6 +7384,16 @@ export interface components {
          * @description What has to be pulled or taken out to get a battery ashore, in order.
          */
         UnplugStep: {
+            /** Words */
+            words: string;
+        };
+        /**
+         * UsualEffort
+         * @description An effort that people know by a word.
+         */
+        UsualEffort: {
+            /** Effort W */
+            effort_w: number;
             /** Words */
             words: string;
         };

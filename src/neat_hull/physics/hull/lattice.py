@@ -6,6 +6,7 @@ corners run on one to one, they are taken as they are, which halves the work. Ev
 then is a closed ring, and a section of a well is a ring that counts against the hull.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
 from itertools import combinations, pairwise
@@ -121,6 +122,77 @@ def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
     )
 
 
+@dataclass(frozen=True)
+class Slice:
+    """A length of a hull of which so much lifts: all where it is dry, its walls where it floods."""
+
+    x_aft_m: float
+    x_fwd_m: float
+    share: float
+
+
+@dataclass(frozen=True)
+class Block:
+    """An upright box that lifts by so much of itself: foam, an air bag, a thing."""
+
+    lo_m: tuple[float, float, float]
+    hi_m: tuple[float, float, float]
+    share: float
+
+
+def loft_shares(
+    hull: Hull,
+    slices: tuple[Slice, ...],
+    blocks: tuple[Block, ...],
+    spans_per_length: int = SPANS_PER_LENGTH,
+) -> Lattice:
+    """What lifts of a hull that has flooded, in one group: each slice by its share, wells taken off
+    as if they were full, and blocks by theirs. Lost buoyancy (Rawson and Tupper, ch. 5)."""
+    bounds = [x for one in slices for x in (one.x_aft_m, one.x_fwd_m)]
+    x_m, weight_m = _gauss_points(hull, spans_per_length, bounds)
+    share = np.zeros_like(x_m)
+    for one in slices:
+        share[(x_m > one.x_aft_m) & (x_m < one.x_fwd_m)] = one.share
+    edges = []
+    boxes = _well_boxes(hull.wells)
+    rings = _rings(hull, x_m)
+    for ring, x, weight in zip(rings, x_m, share * weight_m, strict=True):
+        if weight == 0:
+            continue
+        edges.append(_edges(ring, x, weight, 0))
+        for wells, box in boxes:
+            if box.x_aft_m < x < box.x_fwd_m:
+                inside = _clip_to_box(ring, box)
+                if len(inside) >= 3:
+                    edges.append(_edges(inside, x, (-1.0) ** len(wells) * weight, 0))
+    for block in blocks:
+        edges += _block_edges(block, hull.length_m / spans_per_length) if block.share else []
+    if not edges:  # nothing lifts, and there is still a place where it does not
+        edges.append(_edges(rings[0], float(x_m[0]), 0.0, 0))
+    y0, z0, y1, z1, x_e, weight_e, _ = np.concatenate(edges, axis=1)
+    lie = (y0 != y1) | (z0 != z1)
+    return Lattice(
+        x_e[lie],
+        np.stack((y0, y1))[:, lie],
+        np.stack((z0, z1))[:, lie],
+        np.ascontiguousarray(weight_e[lie][:, None]),
+        np.zeros((1, 0), dtype=np.bool_),
+    )
+
+
+def _block_edges(block: Block, longest_m: float) -> list[Array]:
+    (x0, y0, z0), (x1, y1, z1) = block.lo_m, block.hi_m
+    spans = max(1, int(np.ceil((x1 - x0) / longest_m - 1e-9)))
+    ends = np.linspace(x0, x1, spans + 1)
+    half, middle = np.diff(ends) / 2, (ends[:-1] + ends[1:]) / 2
+    ring = np.array([(y0, z1), (y0, z0), (y1, z0), (y1, z1)])
+    return [
+        _edges(ring, float(x), block.share * float(w), 0)
+        for m, w in zip(middle, half, strict=True)
+        for x in m + w * _GAUSS_AT
+    ]
+
+
 def _edges(ring: Array, x_m: float, weight_m: float, group: int) -> Array:
     """(7, n): both ends, place, weight and group of the edges of a ring (n, 2)."""
     ends = np.concatenate((ring, np.roll(ring, -1, axis=0)), axis=1).T
@@ -167,8 +239,10 @@ def _rings(hull: Hull, x_m: Array) -> list[Array]:
     return rings
 
 
-def _gauss_points(hull: Hull, spans_per_length: int) -> tuple[Array, Array]:
-    ends = {x for well in hull.wells for x in (well.x_aft_m, well.x_fwd_m)}
+def _gauss_points(
+    hull: Hull, spans_per_length: int, also_m: Sequence[float] = ()
+) -> tuple[Array, Array]:
+    ends = {x for well in hull.wells for x in (well.x_aft_m, well.x_fwd_m)} | set(also_m)
     breaks = np.union1d(hull.x_m, [x for x in ends if hull.x_aft_m < x < hull.x_fwd_m])
     longest = hull.length_m / spans_per_length
     at, weights = [], []

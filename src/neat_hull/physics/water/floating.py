@@ -35,16 +35,20 @@ class FloatingHull:
     table_rad: Array
     level_m: Array
     level_m3: Array
+    finer: Lattice | None = None
     _turned: dict[bytes, TurnedSections] = field(default_factory=dict)
     _tables: dict[bytes, SectionTable] = field(default_factory=dict)
 
     @classmethod
-    def of(cls, hull: Hull, table_rad: Array = _TABLE_RAD) -> "FloatingHull":
+    def of(
+        cls, hull: Hull, table_rad: Array = _TABLE_RAD, lattice: Lattice | None = None
+    ) -> "FloatingHull":
         """Loft a hull; worth keeping, since it costs more than a solution.
 
-        One that is only asked for upright can do with a table of heel 0 alone.
+        One that is only asked for upright can do with a table of heel 0 alone. Another lattice than
+        the hull's own says what lifts in its place.
         """
-        lattice = loft(hull)
+        lattice = loft(hull) if lattice is None else lattice
         drains = np.array([well.drains for well in hull.wells], dtype=np.bool_)
         heels = np.repeat(table_rad, _TABLE_LEVELS)
         y, z = (axis.ravel()[:, None] for axis in (lattice.y_m, lattice.z_m))
@@ -58,7 +62,7 @@ class FloatingHull:
     @cached_property
     def waterplanes(self) -> Lattice:
         """A finer cut, for figures of the waterplane alone; made when first asked for."""
-        return loft(self.hull, WATERPLANE_SPANS_PER_LENGTH)
+        return self.finer or loft(self.hull, WATERPLANE_SPANS_PER_LENGTH)
 
     @contextmanager
     def turned(self, heel_rad: Array) -> Iterator[Planes]:

@@ -2,10 +2,11 @@
 
 import numpy as np
 
-from neat_hull.model.glide_figures import FullGlide, StepFigure
+from neat_hull.model.glide_figures import FullGlide, StepFigure, UsualEffort
 from neat_hull.rig.drag.figures import bare_drag, full_drag
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
+from neat_hull.subjects.glide import typical
 from neat_hull.subjects.glide.driving import ring, steps
 from neat_hull.subjects.glide.going import at_speed, efficiency, newtons
 from neat_hull.subjects.glide.trials import band_n, drift_fit, pull_fit, run_fit
@@ -35,6 +36,7 @@ def full_glide(ev: Evaluated) -> FullGlide:
         best_step=_best(all_steps),
         ring=ring(ev),
         trolling=trolling(ev),
+        usual=[UsualEffort(words=w, effort_w=n) for w, n in typical.EFFORTS_W.items()],
         run_fit=run_fit(ev),
         pull_fit=pull_fit(ev),
         drift_fit=drift_fit(ev),

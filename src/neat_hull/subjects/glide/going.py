@@ -197,8 +197,3 @@ def _laid_down(ev: Evaluated, thing_id: int) -> bool:
     """Rods, poles and flags are; what hangs in the water swings up."""
     thing = ev.thing(thing_id)
     return thing.long and thing.part != "paddle"
-
-
-def _saves_min_km(speed_m_s: float, power_w: float, steep: float) -> float:
-    faster = power_w / steep if steep > 0 else 0.0
-    return 1000 / 60 * (1 / speed_m_s - 1 / (speed_m_s + faster)) if speed_m_s + faster > 0 else 0.0

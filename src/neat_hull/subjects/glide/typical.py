@@ -10,6 +10,7 @@ STROKE: dict[Propulsion, Stroke] = {
     "paddle": "paddle", "crank": "propeller", "push": "fins",
     "motor bow": "paddle", "motor side": "paddle", "motor stern": "paddle",
 }  # fmt: skip
+# At the shaft: what a body gives for hours, and for minutes.
 EFFORTS_W = {"easy": 40.0, "all day": 60.0, "firm": 90.0, "hard, for minutes": 150.0}
 
 FASTEST_M_S = 2.8  # where a motor pulls no more: 2.6 to 3.0
@@ -21,5 +22,4 @@ DROGUE_CD, DROGUE_MOUTH_M = 1.2, 0.6  # a cone or parachute of cloth; a usual so
 # Bands, of their own part: thin-ship theory, a drag line, guessed coefficients.
 WAVE_BAND, FRICTION_BAND, APPENDAGE_BAND, AIR_BAND = 0.30, 0.10, 0.30, 0.20
 TESTED = 1 / 3  # of the band where a pull test has set it
-EFFICIENCY_BAND = 0.10
 WIND_RISES = 1.5  # in the afternoon

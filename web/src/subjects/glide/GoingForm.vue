@@ -9,6 +9,7 @@ import { show, type Units } from '@/kit/units'
 const props = defineProps<{
   plan: GlidePlan
   figures: Schemas['GlideFigures'] | null
+  usual: readonly Schemas['UsualEffort'][]
   units: Units
 }>()
 const emit = defineEmits<{
@@ -19,12 +20,6 @@ const STROKES = [
   ['paddle', 'Paddle'],
   ['fins', 'Fins'],
   ['propeller', 'Propeller'],
-] as const
-const EFFORTS = [
-  [40, 'easy'],
-  [60, 'all day'],
-  [90, 'firm'],
-  [150, 'hard, for minutes'],
 ] as const
 const speed = (value: number | null | undefined) =>
   value == null ? '—' : show(value, 'speed', props.units, 2)
@@ -56,12 +51,12 @@ const percent = (share: number | null | undefined) =>
     />
     <div class="presets" role="group" aria-label="Usual efforts">
       <button
-        v-for="[watts, words] in EFFORTS"
-        :key="watts"
+        v-for="{ words, effort_w } in usual"
+        :key="words"
         type="button"
         class="small"
-        :class="{ go: plan.effort_w === watts }"
-        @click="emit('take', { effort_w: watts })"
+        :class="{ go: plan.effort_w === effort_w }"
+        @click="emit('take', { effort_w })"
       >
         {{ words }}
       </button>

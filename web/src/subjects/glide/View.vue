@@ -192,7 +192,14 @@ const { width } = useElementSize(left)
       </div>
     </section>
     <section class="side" aria-label="Effort, wind and current">
-      <GoingForm :plan="plan" :figures="figures" :units="look.units" @try="tryOut" @take="take" />
+      <GoingForm
+        :plan="plan"
+        :figures="figures"
+        :usual="full.answer.value?.usual ?? []"
+        :units="look.units"
+        @try="tryOut"
+        @take="take"
+      />
       <div v-if="figures" class="card pad gap">
         <div class="head">
           <h2>In the wind</h2>

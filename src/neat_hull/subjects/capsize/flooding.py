@@ -1,0 +1,125 @@
+"""A boat full of water: what still lifts it, how it lies, and how long it takes to get dry."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from math import degrees
+from typing import Any
+
+import numpy as np
+
+from neat_hull.errors import DoesNotFloat, NoBalance
+from neat_hull.model.capsize_case import CapsizeCase, CaseThing, Flooded
+from neat_hull.physics.hull.lattice import (
+    WATERPLANE_SPANS_PER_LENGTH,
+    Block,
+    Lattice,
+    Slice,
+    loft_shares,
+)
+from neat_hull.physics.hull.shape import Hull
+from neat_hull.physics.water import hydrostatics
+from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.immersion import TurnedSections
+from neat_hull.rig.bare import bare_loads
+
+_NOTHING = dict.fromkeys(
+    ("turns_over", "list_deg", "trim_deg", "draft_mid_m", "freeboard_m", "gm_m", "righting",
+     "water_l", "bail")
+)  # fmt: skip
+
+
+@dataclass(frozen=True, eq=False)
+class _Full:
+    """A flooded boat: what lifts, and what of it is water that came in."""
+
+    floating: FloatingHull
+    water: Lattice
+
+    @classmethod
+    def of(cls, hull: Hull, of: Flooded, staying: Sequence[CaseThing]) -> "_Full":
+        """By compartments, foam and what stays aboard."""
+        whole = [(hull.x_aft_m, hull.x_fwd_m, True)]
+        parts = [(one.x_aft_m, one.x_fwd_m, one.floods) for one in of.compartments] or whole
+        solid = of.solid_share
+        lifts = tuple(Slice(aft, fwd, solid if floods else 1.0) for aft, fwd, floods in parts)
+        wet = tuple(Slice(aft, fwd, 1 - solid if floods else 0.0) for aft, fwd, floods in parts)
+        foam = [(one.lo_m, one.hi_m, one.share) for one in of.foam]
+        blocks = tuple(Block(*one) for one in foam) + tuple(_block(one) for one in staying)
+        dry = tuple(Block(lo, hi, -share) for lo, hi, share in foam)
+        shell = Hull(hull.stations, (), hull.corner_to_corner)
+        floating = FloatingHull.of(shell, lattice=loft_shares(hull, lifts, blocks))
+        finer = loft_shares(hull, lifts, blocks, WATERPLANE_SPANS_PER_LENGTH)
+        return cls(
+            FloatingHull(
+                shell, floating.lattice, floating.drains, floating.table_rad, floating.level_m,
+                floating.level_m3, finer,
+            ),
+            loft_shares(hull, wet, dry),
+        )  # fmt: skip
+
+    def water_l(self, rest: Rest) -> float:
+        """Of what floods, what lies under the plane, litres."""
+        sections = TurnedSections(self.water, rest.heel_rad)
+        none = np.zeros((1, 0), dtype=np.bool_)
+        found = sections.immerse(rest.h_m, rest.tau, self.water.counted(none)).v_m3
+        return 1000 * float(found[0])
+
+
+def _block(one: CaseThing) -> Block:
+    half = np.array(one.size_m) / 2
+    at = np.array((one.x_m, one.y_m, one.z_m))
+    lo, hi = (tuple(float(v) for v in corner) for corner in (at - half, at + half))
+    return Block(lo, hi, one.volume_m3 / float(np.prod(one.size_m)))  # type: ignore[arg-type]
+
+
+def flooded_report(
+    case: CapsizeCase, hull: Hull, of: Flooded, staying: Sequence[CaseThing]
+) -> dict[str, Any]:
+    """All that is asked of it. One that does not float is an answer."""
+    full, density = _Full.of(hull, of, staying), case.water_density_kg_m3
+    loads = bare_loads(case.loads).plus(
+        *((one.mass_kg, one.x_m, one.y_m, one.z_m) for one in staying)
+    )
+    if of.hanging is not None and of.hanging.pull_kg > 0:
+        pull = of.hanging
+        loads = loads.plus((pull.pull_kg, pull.x_m, pull.y_m, pull.z_m))
+    reserve = density * float(full.floating.lattice.volume_m3[0]) - loads.total_kg
+    told = {"floats": reserve > 0, "reserve_kg": reserve} | _NOTHING
+    if reserve <= 0:
+        return told
+    try:
+        settled = hydrostatics.settle(full.floating, loads, density)
+    except (DoesNotFloat, NoBalance):
+        return told | {"turns_over": True}
+    return told | _at_rest(case, full, settled, of)
+
+
+def _at_rest(
+    case: CapsizeCase, full: _Full, settled: hydrostatics.Settled, of: Flooded
+) -> dict[str, Any]:
+    rest = settled.rest
+    sheer = full.floating.hull.sheer_points_m
+    curve = hydrostatics.righting_curve(settled, np.radians(np.array(case.heels_deg, dtype=float)))
+    water = full.water_l(rest)
+    return {
+        "turns_over": False,
+        "list_deg": degrees(float(rest.heel_rad[0])),
+        "trim_deg": degrees(float(rest.trim_rad[0])),
+        "draft_mid_m": hydrostatics.drafts_m(full.floating.hull, rest)[1],
+        "freeboard_m": float(rest.height_over_water_m(sheer)[0].min()),
+        "gm_m": hydrostatics.upright(settled).gm_m,
+        "righting": [
+            {"heel_deg": heel, "gz_m": float(gz) if np.isfinite(gz) else None}
+            for heel, gz in zip(case.heels_deg, curve.gz_m.tolist(), strict=True)
+        ],
+        "water_l": water,
+        "bail": [
+            {
+                "name": one.name,
+                "minutes": water / (one.litres_min - of.leak_l_min)
+                if one.litres_min > of.leak_l_min
+                else None,
+            }
+            for one in of.bail
+        ],
+    }

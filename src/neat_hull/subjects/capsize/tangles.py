@@ -1,0 +1,56 @@
+"""How near lines come to legs and propeller, and which may cross."""
+
+from collections.abc import Callable, Sequence
+
+import numpy as np
+
+from neat_hull.model.capsize_case import Run, Zone
+from neat_hull.physics.arrays import Array
+from neat_hull.physics.hull.shape import Hull
+
+_ROUNDS = 80
+_GOLDEN = (np.sqrt(5) - 1) / 2
+
+
+def path_m(hull: Hull, from_m: Sequence[float], zone: Zone) -> float:
+    """How long a line from a place must be to get there: straight to the legs; to a propeller over
+    either sheer, which is a convex sum of two ways along each stretch of it."""
+    start = np.array(from_m, dtype=float)
+    if zone.kind == "legs":
+        return float(_to_box(start[None, :], zone)[0])
+    sheer = hull.sheer_points_m
+    n = len(hull.x_m)
+    ends = [(side[:-1], side[1:]) for side in (sheer[:n], sheer[n:])]
+    a, b = (np.concatenate(part) for part in zip(*ends, strict=True))
+
+    def way(points: Array) -> Array:
+        over: Array = np.sqrt(((points - start) ** 2).sum(axis=1)) + _to_box(points, zone)
+        return over
+
+    return _least(a, b, way)
+
+
+def run_m(run: Run, zone: Zone) -> float:
+    """The least way from a line that is rigged."""
+    points = np.array(run.points_m, dtype=float)
+    return _least(points[:-1], points[1:], lambda at: _to_box(at, zone))
+
+
+def _to_box(points: Array, zone: Zone) -> Array:
+    """(n,) from points (n, 3) to a zone; nothing within."""
+    off = np.maximum(np.array(zone.lo_m) - points, 0.0) + np.maximum(
+        points - np.array(zone.hi_m), 0.0
+    )
+    far: Array = np.sqrt((off**2).sum(axis=1))
+    return far
+
+
+def _least(a: Array, b: Array, way: Callable[[Array], Array]) -> float:
+    """The least over stretches a to b (n, 3) of a way that is convex along each: golden section."""
+    low, high = np.zeros(len(a)), np.ones(len(a))
+    for _ in range(_ROUNDS):
+        one, two = high - _GOLDEN * (high - low), low + _GOLDEN * (high - low)
+        nearer = way(a + one[:, None] * (b - a)) < way(a + two[:, None] * (b - a))
+        low, high = np.where(nearer, low, one), np.where(nearer, two, high)
+    middle = (low + high)[:, None] / 2
+    return float(min(way(a + middle * (b - a)).min(), way(a).min(), way(b).min()))
