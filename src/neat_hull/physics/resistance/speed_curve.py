@@ -60,11 +60,3 @@ class SpeedCurve:
             t -= (c[0] + t * (c[1] + t * (c[2] + t * c[3]))) / slope
         t = min(max(t, n - first), n - first + 1)
         return float(_STEP_M_S * (first + t))
-
-    def parts_at(self, speed_m_s: float) -> Array:
-        """(4,) parts at a speed."""
-        first = int(np.clip(speed_m_s / _STEP_M_S - 1, 0, len(self.speed_m_s) - 4))
-        t = speed_m_s / _STEP_M_S - first
-        powers = np.array([1.0, t, t**2, t**3])
-        found: Array = self.parts_n[:, first : first + 4] @ (powers @ _NEWTON)
-        return found

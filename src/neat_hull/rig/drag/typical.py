@@ -29,7 +29,7 @@ SIDE_LIFT = 0.25  # hull derivatives of Clarke, Gedling and Hine give .2 to .35
 ASTERN = 1.3  # blunt sterns, stern first: 1.2 to 1.5
 
 HULL_AIR_CD = 1.0
-SITTER_M2, SITTER_STANDING_M2 = (0.40, 0.30), (0.65, 0.50)  # front, side: dressed, seated; standing
+SITTER_M2 = 0.40, 0.30  # front, side: dressed, seated
 SITTER_CD = 1.0
 BOX_AIR_CD, ROD_CD = 1.1, 1.1
 ROD_M = 0.007  # how thick a rod is in the mean, with its line and guides

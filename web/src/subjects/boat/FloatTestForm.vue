@@ -19,6 +19,7 @@ const props = defineProps<{
   trouble: string
 }>()
 
+/** Without what a fit finds: a null sent along would be laid over what the server then found. */
 function start(): void {
   test.value = {
     used: false,
@@ -28,8 +29,6 @@ function start(): void {
       freeboard_m: 0.25,
     })),
     low_down: true,
-    fullness_fore: null,
-    fullness_aft: null,
   }
 }
 const percent = (share: number) =>

@@ -19,14 +19,12 @@ const props = defineProps<{
   trouble: string
 }>()
 
+/** Without what a fit finds: a null sent along would be laid over what the server then found. */
 function start(): void {
   test.value = {
     used: false,
     ...loadOf(props.aboard),
     readings: [],
-    gm_m: null,
-    gm_se_m: null,
-    hull_vcg_m: null,
   }
 }
 // A weight's next place, typed before the reading that goes with it is taken.
