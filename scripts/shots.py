@@ -49,7 +49,8 @@ def tilt(page: Page) -> None:
         page.get_by_test_id("box-move").click()
         page.locator('[data-testid="box-take"]:disabled').wait_for()
         page.locator('[data-testid="box-take"]:not(:disabled)').click()
-    page.get_by_test_id("tilt-fit").get_by_text("±").wait_for()  # with all three
+    # With all three: each has what it is off the line by.
+    page.get_by_test_id("tilt-readings").get_by_text("°").nth(5).wait_for()
 
 
 def judge(page: Page) -> None:

@@ -124,9 +124,9 @@ const gm = computed(() => {
           <tr v-for="(one, i) in test.readings" :key="i">
             <td class="num">{{ show(one.mass_kg, 'mass', units) }}</td>
             <td class="num">{{ show(one.offset_m, 'length', units) }}</td>
-            <td class="num">{{ one.heel_deg.toFixed(2) }}°</td>
+            <td class="num">{{ show(one.heel_deg, 'angle', units, 2) }}</td>
             <td class="num">
-              {{ fit?.points[i] ? `${fit.points[i]!.residual_deg.toFixed(2)}°` : '' }}
+              {{ fit?.points[i] ? show(fit.points[i]!.residual_deg, 'angle', units, 2) : '' }}
             </td>
             <td>
               <button
