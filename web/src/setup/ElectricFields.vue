@@ -3,6 +3,7 @@
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
 import { CHEMISTRY } from './thingWords'
+import { pick, ticked, typed } from '@/kit/heard'
 
 type Battery = NonNullable<Thing['battery']>
 type Draw = NonNullable<Thing['draw']>
@@ -17,12 +18,6 @@ const UNITS = [
 type Unit = (typeof UNITS)[number][0]
 const unitOf = (one: Draw): Unit =>
   one.amps != null ? 'amps' : one.ohms != null ? 'ohms' : 'watts'
-const typed = (event: Event): number | null => {
-  const value = Number.parseFloat((event.target as HTMLInputElement).value.replace(',', '.'))
-  return Number.isFinite(value) ? value : null
-}
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 function setBattery(fields: Partial<Battery>): void {
   if (battery.value) battery.value = { ...battery.value, ...fields }
 }

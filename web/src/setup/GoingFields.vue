@@ -4,6 +4,7 @@ import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Kind, Units } from '@/kit/units'
+import { pick, ticked, typed } from '@/kit/heard'
 
 type Anchor = NonNullable<Thing['anchor']>
 type Drogue = NonNullable<Thing['drogue']>
@@ -13,12 +14,6 @@ const drogue = defineModel<Drogue | null>('drogue', { required: true })
 const motor = defineModel<Motor | null>('motor', { required: true })
 defineProps<{ units: Units }>()
 
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
-const typed = (event: Event): number | null => {
-  const value = Number.parseFloat((event.target as HTMLInputElement).value.replace(',', '.'))
-  return Number.isFinite(value) ? value : null
-}
 function setAnchor(fields: Partial<Anchor>): void {
   if (anchor.value) anchor.value = { ...anchor.value, ...fields }
 }

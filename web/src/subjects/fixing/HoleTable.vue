@@ -6,6 +6,7 @@ import { CHOICES } from '@/api/words'
 import { show, type Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
+import { pick } from '@/kit/heard'
 
 type Hole = Schemas['Hole']
 const props = defineProps<{
@@ -35,7 +36,6 @@ function add(): void {
   })
   name.value = ''
 }
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 /** Whose it is, and what seals it; a tube is its own. */
 function whose(one: HoleFigure): string {
   const user = one.used_by === null ? 'used by nothing' : `for ${one.used_by}`

@@ -6,6 +6,7 @@ import { CHOICES } from '@/api/words'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 import { BOLTED, BY } from './words'
+import { pick, ticked } from '@/kit/heard'
 
 type Mount = Schemas['Mount']
 const props = defineProps<{
@@ -38,8 +39,6 @@ const OPTIONAL = new Set(['leash', 'axle'])
 const pulls = computed(() =>
   Object.entries(props.loads).map(([of, newtons]) => ({ of, newtons: newtons ?? 0 })),
 )
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 /** What is said of it makes it one that somebody has described. */
 function set(fields: Partial<Mount>): void {
   emit('change', { by: props.mount.by, ...fields })

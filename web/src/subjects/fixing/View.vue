@@ -22,6 +22,7 @@ import WallSection from './WallSection.vue'
 import WallTable from './WallTable.vue'
 import WhatIfList from './WhatIfList.vue'
 import { BOLTED } from './words'
+import { ticked } from '@/kit/heard'
 
 const store = useSetup()
 const look = useLook()
@@ -79,7 +80,6 @@ function take(way: Schemas['WhatIf']): void {
 const template = (key: string, form = 'pdf', inside = false) =>
   `/api/v1/setups/${store.kept?.setup_id}/fixing/template?key=${encodeURIComponent(key)}&form=${form}` +
   (inside ? '&inside=true' : '')
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>

@@ -6,6 +6,7 @@ import { CHOICES } from '@/api/words'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
 import { MATERIAL, REGION } from './words'
+import { pick } from '@/kit/heard'
 
 type Plan = Schemas['FixingPlan']
 type Wall = Schemas['Wall']
@@ -21,7 +22,6 @@ const pressed = (region: string) => props.plan.walls[region]?.pressed ?? null
 function press(region: string, fields: Partial<Schemas['PressTest']>): void {
   emit('wall', region, { pressed: { ...PRESS, ...pressed(region), ...fields } })
 }
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>

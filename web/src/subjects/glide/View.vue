@@ -11,6 +11,7 @@ import { useLook } from '@/setup/look'
 import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
+import { useSliding } from '@/setup/useSliding'
 import type { GlideChange } from '@/setup/changing'
 import CostBars from './CostBars.vue'
 import DriftRose from './DriftRose.vue'
@@ -19,36 +20,24 @@ import MotorPanel from './MotorPanel.vue'
 import ResistanceChart from './ResistanceChart.vue'
 import TrialsPanel from './TrialsPanel.vue'
 import TrollingPlan from './TrollingPlan.vue'
+import { pick } from '@/kit/heard'
 
 type Plan = GlidePlan
 const store = useSetup()
 const look = useLook()
 const figure = ref<HowFigure | null>(null)
 
-// What a slider is at, before it is let go.
-const sliding = ref<Partial<Plan> | null>(null)
-const plan = computed<Plan | null>(() =>
-  store.kept ? { ...store.kept.setup.glide, ...sliding.value } : null,
-)
-function tryOut(fields: Partial<Plan>): void {
-  sliding.value = { ...sliding.value, ...fields }
-  store.tryOut({ places: [], glide: plan.value })
-}
-async function take(fields: GlideChange): Promise<void> {
-  await store.putGlide(fields)
-  sliding.value = null
-}
-watch(
-  () => store.kept?.setup_id,
-  () => (sliding.value = null),
-)
+const { sliding, setup, trial, tryOut, taken } = useSliding()
+const plan = computed<Plan | null>(() => setup.value?.glide ?? null)
+const slide = (fields: Partial<Plan>) => tryOut('glide', fields)
+const take = (fields: GlideChange) => taken(store.putGlide(fields))
 
 const full = usePage<FullGlide>(
   (setup_id) =>
     ask(
       api.POST('/api/v1/setups/{setup_id}/glide', {
         params: { path: { setup_id } },
-        body: { places: [], ...(sliding.value && { glide: plan.value }) },
+        body: trial.value,
       }),
     ),
   () => sliding.value,
@@ -91,7 +80,6 @@ const pace = (min_km: number | null | undefined) =>
   min_km == null ? '—' : show((min_km * 60) / 1000, 'pace', look.units)
 const percent = (share: number | null | undefined) =>
   share == null ? '' : `${Math.round(100 * share)}\u00a0%`
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 
 const left = useTemplateRef<HTMLElement>('left')
 const { width } = useElementSize(left)
@@ -197,7 +185,7 @@ const { width } = useElementSize(left)
         :figures="figures"
         :usual="full.answer.value?.usual ?? []"
         :units="look.units"
-        @try="tryOut"
+        @try="slide"
         @take="take"
       />
       <div v-if="figures" class="card pad gap">
@@ -238,7 +226,7 @@ const { width } = useElementSize(left)
         :full="full.answer.value"
         :plan="plan"
         :units="look.units"
-        @try="tryOut"
+        @try="slide"
         @take="take"
         @how="figure = $event"
       />

@@ -6,6 +6,7 @@ import { bearing } from '@/kit/compass'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import SliderInput from '@/kit/SliderInput.vue'
 import { show, type Units } from '@/kit/units'
+import { pick } from '@/kit/heard'
 
 defineProps<{
   plan: HoldPlan
@@ -20,7 +21,6 @@ const emit = defineEmits<{
   tryDemands: [fields: Partial<DemandNumbers>]
   takeDemands: [fields: Partial<DemandNumbers>]
 }>()
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>

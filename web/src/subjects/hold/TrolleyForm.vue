@@ -5,6 +5,7 @@ import { CHOICES } from '@/api/words'
 import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
+import { pick, ticked } from '@/kit/heard'
 
 type Trolley = Schemas['Trolley']
 const props = defineProps<{
@@ -14,8 +15,6 @@ const props = defineProps<{
   units: Units
 }>()
 const emit = defineEmits<{ take: [trolley: Trolley | null] }>()
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 // Along most of the boat, its rope a little over the gunwale.
 const usual = (): Trolley => ({
   aft_x_m: 0.1 * props.bow_x_m,

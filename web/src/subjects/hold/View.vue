@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Hold: will it hold, with this line, here; how the boat lies on it; and never by the side. */
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import {
   api,
   ask,
@@ -19,7 +19,9 @@ import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
 import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
+import type { GlideChange, HoldChange } from '@/setup/changing'
 import { useSetup } from '@/setup/useSetup'
+import { useSliding } from '@/setup/useSliding'
 import AnchorCard from './AnchorCard.vue'
 import HoldForm from './HoldForm.vue'
 import MooredPlan from './MooredPlan.vue'
@@ -28,64 +30,25 @@ import PoleCard from './PoleCard.vue'
 import SideLine from './SideLine.vue'
 import TrolleyForm from './TrolleyForm.vue'
 
-type Plan = HoldPlan
 const store = useSetup()
 const look = useLook()
 const figure = ref<HowFigure | null>(null)
 
-// What a hand or a slider is at, before it is let go.
-const sliding = ref<{
-  hold?: Partial<Plan>
-  demands?: Partial<DemandNumbers>
-  glide?: Partial<GlidePlan>
-} | null>(null)
-const plan = computed<Plan | null>(() =>
-  store.kept ? { ...store.kept.setup.hold, ...sliding.value?.hold } : null,
-)
-const demands = computed<DemandNumbers | null>(() =>
-  store.kept ? { ...store.kept.setup.demands, ...sliding.value?.demands } : null,
-)
-const trial = () => ({
-  places: [],
-  hold: plan.value,
-  demands: demands.value,
-  glide: glide.value,
-})
-function tryHold(fields: Partial<Plan>): void {
-  sliding.value = { ...sliding.value, hold: { ...sliding.value?.hold, ...fields } }
-  store.tryOut(trial())
-}
-function tryDemands(fields: Partial<DemandNumbers>): void {
-  sliding.value = { ...sliding.value, demands: { ...sliding.value?.demands, ...fields } }
-  store.tryOut(trial())
-}
-function tryGlide(fields: Partial<GlidePlan>): void {
-  sliding.value = { ...sliding.value, glide: { ...sliding.value?.glide, ...fields } }
-  store.tryOut(trial())
-}
-async function takeGlide(fields: Partial<GlidePlan>): Promise<void> {
-  await store.putGlide(fields)
-  sliding.value = null
-}
-async function take(fields: Partial<Plan>): Promise<void> {
-  await store.putHold(fields)
-  sliding.value = null
-}
-async function takeDemands(fields: Partial<DemandNumbers>): Promise<void> {
+const { sliding, setup, trial, tryOut, taken } = useSliding()
+const plan = computed<HoldPlan | null>(() => setup.value?.hold ?? null)
+const demands = computed<DemandNumbers | null>(() => setup.value?.demands ?? null)
+const take = (fields: HoldChange) => taken(store.putHold(fields))
+const takeGlide = (fields: GlideChange) => taken(store.putGlide(fields))
+function takeDemands(fields: Partial<DemandNumbers>): Promise<void> {
   const before = store.kept!.setup.demands
-  await store.putDemands({ ...before, ...fields }, before)
-  sliding.value = null
+  return taken(store.putDemands({ ...before, ...fields }, before))
 }
-watch(
-  () => store.kept?.setup_id,
-  () => (sliding.value = null),
-)
 const full = usePage<FullHold>(
   (setup_id) =>
     ask(
       api.POST('/api/v1/setups/{setup_id}/hold', {
         params: { path: { setup_id } },
-        body: sliding.value ? trial() : { places: [] },
+        body: trial.value,
       }),
     ),
   () => sliding.value,
@@ -93,7 +56,7 @@ const full = usePage<FullHold>(
 
 const figures = computed(() => store.figures?.hold ?? null)
 const shown = ref<'held' | 'sock'>('held')
-const glide = computed<GlidePlan>(() => ({ ...store.kept!.setup.glide, ...sliding.value?.glide }))
+const glide = computed<GlidePlan>(() => setup.value!.glide)
 const drogued = computed(() => store.figures?.glide?.drogued ?? null)
 const swing = computed(() => {
   const one = figures.value?.anchor
@@ -177,7 +140,7 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
             :swing="swing"
             :units="look.units"
             :size="planSize"
-            @try="tryHold({ at_x_m: $event })"
+            @try="tryOut('hold', { at_x_m: $event })"
             @take="take({ at_x_m: Math.round($event * 1000) / 1000 })"
           />
           <MooredPlan
@@ -193,7 +156,7 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
             :swing="null"
             :units="look.units"
             :size="planSize"
-            @try="tryGlide({ drogue_x_m: $event })"
+            @try="tryOut('glide', { drogue_x_m: $event })"
             @take="takeGlide({ drogue_x_m: Math.round($event * 1000) / 1000 })"
           />
           <div class="beside">
@@ -251,9 +214,9 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
         :at_m="plan.at_x_m ?? figures?.at[0] ?? bow_x_m"
         :ends="[store.drawing.x_m[0]!, bow_x_m]"
         :units="look.units"
-        @try-hold="tryHold"
+        @try-hold="tryOut('hold', $event)"
         @take-hold="take"
-        @try-demands="tryDemands"
+        @try-demands="tryOut('demands', $event)"
         @take-demands="takeDemands"
       />
       <AnchorCard

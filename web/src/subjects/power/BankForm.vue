@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Thing } from '@/api/client'
 import type { Power } from './wiring'
+import { pick } from '@/kit/heard'
 
 type Bank = Power['banks'][string]
 const props = defineProps<{
@@ -20,7 +21,6 @@ const rows = computed(() =>
 const joined = computed(() => new Set(rows.value.flatMap(([, one]) => one.batteries)))
 const free = computed(() => props.batteries.filter((id) => !joined.value.has(id)))
 const nameOf = (id: number) => props.things[String(id)]?.name ?? ''
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 
 /** The first two that are in no bank; their leads meet at the first fuse block, or at their posts. */
 function join(): void {

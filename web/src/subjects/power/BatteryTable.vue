@@ -7,6 +7,7 @@ import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
 import { CHEMISTRY } from '@/setup/thingWords'
 import { positiveIn, type Power } from './wiring'
+import { pick } from '@/kit/heard'
 
 const props = defineProps<{
   power: Power
@@ -34,7 +35,6 @@ function setHealth(id: number, battery: NonNullable<Thing['battery']>, text: str
   if (percent >= 20 && percent <= 100)
     emit('thing', id, { ...battery, health_share: percent / 100 })
 }
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>

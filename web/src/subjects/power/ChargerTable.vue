@@ -7,6 +7,7 @@ import CellInput from '@/kit/CellInput.vue'
 import { show, type Units } from '@/kit/units'
 import { CHEMISTRY } from '@/setup/thingWords'
 import { numberIn, type Power } from './wiring'
+import { pick } from '@/kit/heard'
 
 type Charger = Power['chargers'][string]
 const props = defineProps<{
@@ -22,7 +23,6 @@ const rows = computed(() =>
   Object.entries(props.power.chargers).filter(([, one]) => (one as Charger | null) !== null),
 )
 const hours = (name: string) => props.full?.charging.find((one) => one.name === name)?.hours
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 function set(name: string, one: Charger, fields: Partial<Charger>): void {
   emit('change', { [name]: { ...one, ...fields } })
 }

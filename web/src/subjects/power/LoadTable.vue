@@ -6,6 +6,7 @@ import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
 import { positiveIn, type Duty, type Power } from './wiring'
+import { pick } from '@/kit/heard'
 
 const props = defineProps<{
   power: Power
@@ -88,7 +89,6 @@ function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, tex
   const value = Number.parseFloat(text.replace(',', '.'))
   if (value > 0) setDraw(id, draw, { watts: null, amps: null, ohms: null, [unit]: value })
 }
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>

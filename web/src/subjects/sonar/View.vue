@@ -14,6 +14,7 @@ import { useLook } from '@/setup/look'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import ConeView from './ConeView.vue'
+import { pick, ticked } from '@/kit/heard'
 
 type Transducer = NonNullable<Thing['transducer']>
 const store = useSetup()
@@ -57,8 +58,6 @@ function setDepth(value: number): void {
   const demands = store.kept!.setup.demands
   void store.putDemands({ ...demands, depth_m: value }, demands)
 }
-const pick = (event: Event) => (event.target as HTMLSelectElement).value
-const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 const under = (depth: number | null) =>
   depth === null
     ? '—'
