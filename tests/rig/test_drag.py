@@ -5,13 +5,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 from tests.examples import examples
-from tests.judged import CLEAN, ROD_P, put, without
+from tests.judged import CLEAN, CRATE, FULL, PADDLE, ROD_P, put, without
 from tests.subjects.glide.goings import planned, with_thing
 
-from neat_hull.model.setup import Setup
+from neat_hull.model.setup import OnBody, Setup
 from neat_hull.rig.drag import typical
-from neat_hull.rig.drag.figures import bare_drag, full_drag, pull_n
-from neat_hull.rig.drag.outside import outside
+from neat_hull.rig.drag.figures import bare_drag, full_drag, outside_full, pull_n
 from neat_hull.rig.settling import at_rest
 from neat_hull.whole.evaluate import evaluated
 
@@ -30,7 +29,7 @@ def boxed(
 
 def of(setup: Setup, thing_id: int = BOX) -> tuple[float, float, float, float]:
     """Wet and dry, from ahead and from the side."""
-    found = evaluated(setup).once(outside)
+    found = evaluated(setup).once(outside_full)
     n = found.thing_ids.index(thing_id)
     return tuple(
         float(row[n])
@@ -138,4 +137,31 @@ def test_evaluated_after_another_it_is_the_same_to_the_last_digit() -> None:
 
 def test_a_thing_ashore_is_in_nobodys_way() -> None:
     ev = evaluated(without(boxed(3.0, 0.0, 0.8), BOX))
-    assert BOX not in ev.once(outside).thing_ids
+    assert BOX not in ev.once(outside_full).thing_ids
+
+
+def test_the_bare_boat_is_the_boat_emptied_of_all_that_is_not_its_own() -> None:
+    own = {i for i in FULL.places if (t := FULL.things[i]).part is not None and t.motor is None}
+    worn = {i for i, place in FULL.places.items() if isinstance(place.on, OnBody)}
+    emptied = without(FULL, *(FULL.places.keys() - own - worn))
+    full, bare = evaluated(FULL).once(bare_drag), evaluated(emptied).once(bare_drag)
+    assert full is not None
+    assert bare is not None
+    assert bare.hanging == full.hanging
+    assert bare.standing.front_m2 == pytest.approx(full.standing.front_m2)
+    assert bare.standing.side_m2 == pytest.approx(full.standing.side_m2)
+    assert bare.drag.wetted_area_m2 == pytest.approx(full.drag.wetted_area_m2)
+
+
+@pytest.mark.parametrize("ashore", [CRATE, PADDLE])
+def test_what_goes_ashore_leaves_the_bare_boat_as_from_nothing(ashore: int) -> None:
+    setup = put(FULL, PADDLE, 1.1)
+    first = evaluated(setup)
+    first.once(bare_drag)
+    less = without(setup, *(i for i in setup.places if i == ashore))
+    after = evaluated(less, before=first).once(bare_drag)
+    cold = evaluated(less).once(bare_drag)
+    assert after is not None
+    assert cold is not None
+    assert after.standing.front_m2.tolist() == cold.standing.front_m2.tolist()
+    assert after.hanging == cold.hanging

@@ -11,10 +11,11 @@ from neat_hull.physics.resistance.boat_drag import BoatDrag, Coefficients, Profi
 from neat_hull.physics.resistance.parts import Appendage, InTheWind
 from neat_hull.physics.resistance.wave_grid import Slip, wave_grid
 from neat_hull.physics.resistance.wet_body import Plane
+from neat_hull.physics.water.floating import Rest
 from neat_hull.physics.water.hydrostatics import held_upright
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.drag import typical
-from neat_hull.rig.drag.outside import Outside, outside
+from neat_hull.rig.drag.outside import NOTHING, OpenThing, Outside, in_the_open, outside
 from neat_hull.rig.drag.section import breadths
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
@@ -71,10 +72,19 @@ def full_drag(ev: Evaluated) -> Dragged | None:
     rest = at_rest(ev)
     if rest is None:
         return None
-    upright = rest.settled.upright
-    return _dragged(
-        ev, float(upright.h_m[0]), float(upright.tau[0]), ev.rigged.loads.total_kg, bare=False
-    )
+    settled = rest.settled
+    found = ev.once(outside_full)
+    return _dragged(ev, settled.upright, found, ev.rigged.loads.total_kg)
+
+
+def outside_full(ev: Evaluated) -> Outside:
+    """What is out in the open of all aboard, on the boat as it floats; none where it does not."""
+    rest = at_rest(ev)
+    return NOTHING if rest is None else _out(ev, rest.settled.rest, in_the_open(ev))
+
+
+def _out(ev: Evaluated, at: Rest, things: dict[int, OpenThing]) -> Outside:
+    return outside(at, things, ev.setup.seat.x_m)
 
 
 def bare_drag(ev: Evaluated) -> Dragged | None:
@@ -83,20 +93,21 @@ def bare_drag(ev: Evaluated) -> Dragged | None:
         return None
     rigged = ev.rigged
     loads = _bare_loads(ev)
-    own = tuple((one.thing_id, one.stand) for one in rigged.stowed if _own(ev, one.thing_id))
+    own = {i: row for i, row in in_the_open(ev).items() if _own(ev, i)}
+    setup = ev.setup
     hangs_on = (
-        rigged.floating, loads.mass_kg.tobytes(), loads.at_m.tobytes(), own, ev.setup.glide,
-        ev.setup.water_temp_c,
+        rigged.floating, loads.mass_kg.tobytes(), loads.at_m.tobytes(), own,
+        [setup.things[i] for i in own], _scuppers(ev), setup.seat.x_m, setup.glide, setup.water,
+        setup.water_temp_c,
     )  # fmt: skip
-    return ev.again("bare drag", hangs_on, lambda: _bare(ev, loads))
+    return ev.again("bare drag", hangs_on, lambda: _bare(ev, loads, own))
 
 
-def _bare(ev: Evaluated, loads: Loads) -> Dragged | None:
+def _bare(ev: Evaluated, loads: Loads, own: dict[int, OpenThing]) -> Dragged | None:
     found = held_upright(ev.rigged.floating, loads, ev.rigged.water_density_kg_m3)
     if found is None:
         return None
-    row = found.upright
-    return _dragged(ev, float(row.h_m[0]), float(row.tau[0]), loads.total_kg, bare=True)
+    return _dragged(ev, found.upright, _out(ev, found.rest, own), loads.total_kg)
 
 
 def _own(ev: Evaluated, thing_id: int) -> bool:
@@ -114,14 +125,15 @@ def _bare_loads(ev: Evaluated) -> Loads:
     return Loads(loads.mass_kg[kept], loads.at_m[kept])
 
 
-def _dragged(ev: Evaluated, h_m: float, tau: float, mass_kg: float, bare: bool) -> Dragged:
+def _dragged(ev: Evaluated, upright: Rest, out: Outside, mass_kg: float) -> Dragged:
+    h_m, tau = float(upright.h_m[0]), float(upright.tau[0])
     hull = ev.rigged.floating.hull
     grid = wave_grid(hull)
     draft = h_m - tau * grid.middle_m
     slip = grid.at(draft, tau)
     density = ev.rigged.water_density_kg_m3
     sides = profile(hull, Plane(0.0, h_m, tau), _PROFILE_POINTS)
-    hanging, standing = _hanging(ev, bare), _standing(ev, sides, bare)
+    hanging, standing = _hanging(ev, out), _standing(ev, sides, out)
     drag = BoatDrag(
         density,
         coefficients(ev, slip, draft, tau),
@@ -170,14 +182,12 @@ def _form_factor(ev: Evaluated, slip: Slip, draft_m: float, tau: float) -> float
     return min(high, max(low, k_w))
 
 
-def _standing(ev: Evaluated, sides: Profile, bare: bool) -> Standing:
+def _standing(ev: Evaluated, sides: Profile, found: Outside) -> Standing:
     """Hull, angler, and what stands over the hull; what is laid down catches nothing."""
-    found, factor = ev.once(outside), ev.setup.glide.wind_factor or 1.0
+    factor = ev.setup.glide.wind_factor or 1.0
     cd = np.array([typical.ROD_CD if ev.thing(i).long else typical.BOX_AIR_CD
                    for i in found.thing_ids])  # fmt: skip
-    counts = np.array([
-        not _up(ev, i) and (not bare or _own(ev, i)) for i in found.thing_ids
-    ], dtype=np.float64)  # fmt: skip
+    counts = np.array([not _up(ev, i) for i in found.thing_ids], dtype=np.float64)
     hull_cd, (front, side) = typical.HULL_AIR_CD, typical.SITTER_M2
     own_front = [hull_cd * sides.dry_front_m2, typical.SITTER_CD * front]
     own_side = [hull_cd * sides.dry_m2, typical.SITTER_CD * side]
@@ -193,24 +203,27 @@ def _up(ev: Evaluated, thing_id: int) -> bool:
     return ev.setup.glide.up.get(thing_id, False)
 
 
-def _hanging(ev: Evaluated, bare: bool) -> tuple[Hanging, ...]:
+def _hanging(ev: Evaluated, found: Outside) -> tuple[Hanging, ...]:
     """Scuppers, blades, shafts, and what hangs beside the hull; what is lifted is not."""
     rows = []
-    holes = [one for one in ev.setup.boat.fittings if isinstance(one, Scupper)]
+    holes = _scuppers(ev)
     if holes:
         x = sum(one.x_m for one in holes) / len(holes)
         area = typical.SCUPPER_M2 * len(holes)
         rows.append(Hanging(None, "Scuppers", Appendage("bluff", area, x, 0.0, cd=1.0)))
-    found = ev.once(outside)
     for n, i in enumerate(found.thing_ids):
         thing = ev.thing(i)
         hangs = found.wet_front_m2[n] > _SOME_M2 or thing.part == "rudder" or thing.motor
-        if not hangs or _up(ev, i) or (bare and not _own(ev, i)):
+        if not hangs or _up(ev, i):
             continue
         one = _appendage(ev, i, found, n)
         if one is not None:
             rows.append(Hanging(i, ev.name(i), one))
     return tuple(rows)
+
+
+def _scuppers(ev: Evaluated) -> list[Scupper]:
+    return [one for one in ev.setup.boat.fittings if isinstance(one, Scupper)]
 
 
 def _appendage(ev: Evaluated, thing_id: int, of: Outside, n: int) -> Appendage | None:

@@ -5,6 +5,7 @@ of a slice lies outside the hull counts in the water where its middle is under t
 the wind.
 """
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from math import cos, radians, sin
 
@@ -14,12 +15,12 @@ from neat_hull.model.setup import OnThing
 from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.shape import Hull
+from neat_hull.physics.water.floating import Rest
 from neat_hull.rig.drag import typical
 from neat_hull.rig.drag.section import breadths
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.parents.base import footprint_m
 from neat_hull.rig.rigging import Stowed
-from neat_hull.rig.settling import at_rest
 
 _SLICES, _ACROSS = 16, 6
 _SOME_M2 = 1e-6
@@ -39,8 +40,11 @@ class Outside:
     x_m: Array
 
 
+NOTHING = Outside((), *[np.zeros(0)] * 5)
+
+
 @dataclass(frozen=True, eq=False)
-class _Open:
+class OpenThing:
     """One thing in the open: its slices, and half its breadth seen from ahead, none of a rod."""
 
     slices: "Slices"
@@ -49,16 +53,13 @@ class _Open:
     half_m: float
 
 
-def outside(ev: Evaluated) -> Outside:
-    """Of every thing that is out in the open; none of a boat that does not float."""
-    rest = at_rest(ev)
-    rows = {i: row for i, row in ev.once(_rows).items() if row is not None}
-    if rest is None or not rows:
-        nothing = np.zeros(0)
-        return Outside((), nothing, nothing, nothing, nothing, nothing)
-    shown = list(rows.values())
+def outside(at: Rest, things: Mapping[int, OpenThing], seat_x_m: float) -> Outside:
+    """Of things in the open, on a boat that floats so (k = 1)."""
+    if not things:
+        return NOTHING
+    shown = list(things.values())
     points, front, side = (np.concatenate([row.slices[n] for row in shown]) for n in (0, 1, 2))
-    wet = rest.settled.rest.height_over_water_m(points)[0] < 0
+    wet = at.height_over_water_m(points)[0] < 0
     wet_front, dry_front, wet_side, dry_side = (
         np.where(there, seen, 0.0).reshape(-1, _SLICES).sum(axis=1)
         for seen in (front, side)
@@ -67,9 +68,9 @@ def outside(ev: Evaluated) -> Outside:
     x, y, half = (np.array(column) for column in zip(
         *((row.x_m, row.y_m, row.half_m) for row in shown), strict=True
     ))  # fmt: skip
-    behind = _sheltered(ev.setup.seat.x_m, x, y, half, dry_front)
+    behind = _sheltered(seat_x_m, x, y, half, dry_front)
     return Outside(
-        tuple(rows),
+        tuple(things),
         wet_front,
         wet_side,
         np.where(behind, typical.SHELTERED, 1.0) * dry_front,
@@ -78,7 +79,12 @@ def outside(ev: Evaluated) -> Outside:
     )
 
 
-def _rows(ev: Evaluated) -> dict[int, _Open | None]:
+def in_the_open(ev: Evaluated) -> dict[int, OpenThing]:
+    """All that is aboard and not shut in, by id. The same objects where nothing has moved."""
+    return {i: row for i, row in ev.once(_rows).items() if row is not None}
+
+
+def _rows(ev: Evaluated) -> dict[int, OpenThing | None]:
     """All that is aboard, by id; None for what is not in the open. What has not moved is taken from
     the evaluation before."""
     known = {} if ev.before is None else ev.before.once(_rows)
@@ -89,13 +95,13 @@ def _rows(ev: Evaluated) -> dict[int, _Open | None]:
     }
 
 
-def _row(ev: Evaluated, one: Stowed) -> _Open | None:
+def _row(ev: Evaluated, one: Stowed) -> OpenThing | None:
     placing, thing, stand = ev.rigged.placing, ev.thing(one.thing_id), one.stand
     if stand.on_body or placing.covered(one.thing_id) or placing.under_seat(one.thing_id):
         return None
     half = 0.0 if thing.long else footprint_m(thing, stand.turn_deg)[1] / 2
     slices = _slices(ev.rigged.floating.hull, thing, one, _least_z(ev, one))
-    return _Open(slices, stand.x_m, stand.y_m, half)
+    return OpenThing(slices, stand.x_m, stand.y_m, half)
 
 
 def _sheltered(seat_x_m: float, x: Array, y: Array, half: Array, dry_m2: Array) -> Flags:
