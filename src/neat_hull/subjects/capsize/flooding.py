@@ -3,12 +3,11 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from math import degrees
-from typing import Any
 
 import numpy as np
 
 from neat_hull.errors import DoesNotFloat, NoBalance
-from neat_hull.model.capsize_case import CapsizeCase, CaseThing, Flooded
+from neat_hull.model.capsize_case import CaseThing, Flooded
 from neat_hull.physics.hull.lattice import (
     WATERPLANE_SPANS_PER_LENGTH,
     Block,
@@ -20,12 +19,40 @@ from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.floating import FloatingHull, Rest
 from neat_hull.physics.water.immersion import TurnedSections
-from neat_hull.rig.bare import bare_loads
+from neat_hull.subjects.capsize.upset import Upset
 
-_NOTHING = dict.fromkeys(
-    ("turns_over", "list_deg", "trim_deg", "draft_mid_m", "freeboard_m", "gm_m", "righting",
-     "water_l", "bail")
-)  # fmt: skip
+
+@dataclass(frozen=True)
+class Lever:
+    """Its righting lever at a heel; null where it has no balance there."""
+
+    heel_deg: float
+    gz_m: float | None
+
+
+@dataclass(frozen=True)
+class Bailed:
+    """How long until it is dry by one means; null where that never catches up."""
+
+    name: str
+    minutes: float | None
+
+
+@dataclass(frozen=True)
+class FloodedRest:
+    """A boat full of water; all but the first two null where it goes under, or over."""
+
+    floats: bool
+    reserve_kg: float
+    turns_over: bool | None = None
+    list_deg: float | None = None
+    trim_deg: float | None = None
+    draft_mid_m: float | None = None
+    freeboard_m: float | None = None
+    gm_m: float | None = None
+    righting: list[Lever] | None = None
+    water_l: float | None = None
+    bail: list[Bailed] | None = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -72,54 +99,48 @@ def _block(one: CaseThing) -> Block:
     return Block(lo, hi, one.volume_m3 / float(np.prod(one.size_m)))  # type: ignore[arg-type]
 
 
-def flooded_report(
-    case: CapsizeCase, hull: Hull, of: Flooded, staying: Sequence[CaseThing]
-) -> dict[str, Any]:
+def flooded(
+    up: Upset, of: Flooded, staying: Sequence[CaseThing], heels_deg: Sequence[float]
+) -> FloodedRest:
     """All that is asked of it. One that does not float is an answer."""
-    full, density = _Full.of(hull, of, staying), case.water_density_kg_m3
-    loads = bare_loads(case.loads).plus(
-        *((one.mass_kg, one.x_m, one.y_m, one.z_m) for one in staying)
+    full, density = _Full.of(up.hull, of, staying), up.density_kg_m3
+    pull = of.hanging
+    more = (
+        [] if pull is None or pull.pull_kg <= 0 else [(pull.pull_kg, pull.x_m, pull.y_m, pull.z_m)]
     )
-    if of.hanging is not None and of.hanging.pull_kg > 0:
-        pull = of.hanging
-        loads = loads.plus((pull.pull_kg, pull.x_m, pull.y_m, pull.z_m))
+    loads = up.loads_with(staying, *more)
     reserve = density * float(full.floating.lattice.volume_m3[0]) - loads.total_kg
-    told = {"floats": reserve > 0, "reserve_kg": reserve} | _NOTHING
     if reserve <= 0:
-        return told
+        return FloodedRest(False, reserve)
     try:
         settled = hydrostatics.settle(full.floating, loads, density)
     except (DoesNotFloat, NoBalance):
-        return told | {"turns_over": True}
-    return told | _at_rest(case, full, settled, of)
-
-
-def _at_rest(
-    case: CapsizeCase, full: _Full, settled: hydrostatics.Settled, of: Flooded
-) -> dict[str, Any]:
+        return FloodedRest(True, reserve, turns_over=True)
     rest = settled.rest
-    sheer = full.floating.hull.sheer_points_m
-    curve = hydrostatics.righting_curve(settled, np.radians(np.array(case.heels_deg, dtype=float)))
+    hull = full.floating.hull
+    curve = hydrostatics.righting_curve(settled, np.radians(np.array(heels_deg, dtype=float)))
     water = full.water_l(rest)
-    return {
-        "turns_over": False,
-        "list_deg": degrees(float(rest.heel_rad[0])),
-        "trim_deg": degrees(float(rest.trim_rad[0])),
-        "draft_mid_m": hydrostatics.drafts_m(full.floating.hull, rest)[1],
-        "freeboard_m": float(rest.height_over_water_m(sheer)[0].min()),
-        "gm_m": hydrostatics.upright(settled).gm_m,
-        "righting": [
-            {"heel_deg": heel, "gz_m": float(gz) if np.isfinite(gz) else None}
-            for heel, gz in zip(case.heels_deg, curve.gz_m.tolist(), strict=True)
+    return FloodedRest(
+        floats=True,
+        reserve_kg=reserve,
+        turns_over=False,
+        list_deg=degrees(float(rest.heel_rad[0])),
+        trim_deg=degrees(float(rest.trim_rad[0])),
+        draft_mid_m=hydrostatics.drafts_m(hull, rest)[1],
+        freeboard_m=float(rest.height_over_water_m(hull.sheer_points_m)[0].min()),
+        gm_m=hydrostatics.upright(settled).gm_m,
+        righting=[
+            Lever(heel, gz if np.isfinite(gz) else None)
+            for heel, gz in zip(heels_deg, curve.gz_m.tolist(), strict=True)
         ],
-        "water_l": water,
-        "bail": [
-            {
-                "name": one.name,
-                "minutes": water / (one.litres_min - of.leak_l_min)
+        water_l=water,
+        bail=[
+            Bailed(
+                one.name,
+                water / (one.litres_min - of.leak_l_min)
                 if one.litres_min > of.leak_l_min
                 else None,
-            }
+            )
             for one in of.bail
         ],
-    }
+    )

@@ -1,0 +1,72 @@
+"""What a setup says about the day it goes wrong: lines, what floats it when full, its drain.
+
+What is null is typical, see `subjects.capsize.typical`.
+"""
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from neat_hull.model.base import Model
+
+LineKind = Literal["coil", "cord", "clip", "bungee"]
+HullMaterial = Literal["polyethylene", "glass laminate", "thermoformed sheet", "wood"]
+Floats = Literal["foam", "air bag", "bottles"]
+Along = Annotated[float, Field(ge=-2, le=12)]
+Across = Annotated[float, Field(ge=-2, le=2)]
+
+
+class Leash(Model):
+    """The line that a thing is tied by: how long and of what, and where its other end is fixed, x
+    from the stern; null: where the thing itself is. on_body: to the angler, not the boat."""
+
+    length_m: float | None = Field(default=None, gt=0, le=30)
+    kind: LineKind = "coil"
+    x_m: Along | None = None
+    y_m: Across | None = None
+    on_body: bool = False
+
+
+class DryPart(Model):
+    """A length of the hull between two bulkheads that no water gets into."""
+
+    aft_x_m: Along
+    fwd_x_m: Along
+
+
+class Flotation(Model):
+    """Something in the hull that lifts it when full: a box by its ends, its middle across, and from
+    its bottom up."""
+
+    kind: Floats = "foam"
+    aft_x_m: Along
+    fwd_x_m: Along
+    y_m: Across = 0.0
+    width_m: float = Field(gt=0, le=2)
+    bottom_z_m: float = Field(ge=-0.5, le=2)
+    height_m: float = Field(gt=0, le=2)
+
+
+class DrainPlug(Model):
+    """The hole that a hull is drained by; x from the stern, null: at the stern."""
+
+    x_m: Along | None = None
+    z_m: float | None = Field(default=None, ge=-0.5, le=2)
+    diameter_mm: float = Field(default=25.0, gt=0, le=200)
+    spare: bool = False
+
+
+class SafetyPlan(Model):
+    """leashes by thing; stirrup: a loop to step into hangs ready; assist_rope: one lies across to
+    the other side. few_price is what those who want few lines would still tie."""
+
+    leashes: dict[int, Leash] = Field(default={}, max_length=10000)
+    hull_material: HullMaterial = "polyethylene"
+    dry: list[DryPart] = Field(default=[], max_length=12)
+    flotation: list[Flotation] = Field(default=[], max_length=60)
+    plug: DrainPlug | None = DrainPlug()
+    leak_l_min: float = Field(default=0.0, ge=0, le=1000)
+    stirrup: bool = False
+    assist_rope: bool = False
+    tie_line_m: float = Field(default=0.6, ge=0.1, le=10)
+    few_price: float = Field(default=50.0, ge=0, le=1e6)
