@@ -16,8 +16,8 @@ FULL, CLEAN = demo_setups()[:2]
 (
     SEAT, DRIVE, RUDDER, DRY_BAG, BATTERY, SCREEN, ROD_P, ROD_S, CRATE, SPARE_ROD, FISH_BAG, ANCHOR,
     FLAG, TRAY, PLIERS, WATER, PADDLE, NET, SOCK, CAMERA, TANK, HOLDER_P, HOLDER_S, PFD, WHISTLE,
-    PHONE,
-) = range(1, 27)  # fmt: skip
+    PHONE, _TRANSDUCER, KNIFE,
+) = range(1, 29)  # fmt: skip
 
 
 def put(setup: Setup, thing_id: int, x: float, y: float = 0.0, **more: Any) -> Setup:
@@ -42,6 +42,11 @@ def known(setup: Setup, thing_id: int, **changes: Any) -> Setup:
 def boat(setup: Setup, **changes: Any) -> Setup:
     """On a boat a little different."""
     return setup.model_copy(update={"boat": setup.boat.model_copy(update=changes)})
+
+
+def safe(setup: Setup, **changes: Any) -> Setup:
+    """With another safety plan."""
+    return setup.model_copy(update={"safety": setup.safety.model_copy(update=changes)})
 
 
 def judged(setup: Setup, **changes: Any) -> Setup:

@@ -16,6 +16,7 @@ from tests.judged import (
     FULL,
     HOLDER_P,
     HOLDER_S,
+    KNIFE,
     NET,
     PADDLE,
     PFD,
@@ -37,6 +38,7 @@ from tests.judged import (
     known,
     limit,
     put,
+    safe,
     without,
 )
 from tests.places import on
@@ -48,6 +50,7 @@ from tests.subjects.sonar import hangings
 
 from neat_hull.model.boat import Cleat
 from neat_hull.model.judging import Accepted, Hand, Judging, LimitKey, Waters
+from neat_hull.model.safety import DrainPlug
 from neat_hull.model.setup import OnFitting, Place, Setup
 from neat_hull.whole.evaluate import evaluate
 from neat_hull.whole.registry import SUBJECTS, base_limits, limit_rows, limits_for, rules
@@ -106,6 +109,12 @@ def pliers_in_a_crate(opens: str) -> Setup:
     crate = put(known(CLEAN, CRATE, container={"opens": opens}), CRATE, 1.75)
     inside = put(crate, PLIERS, 0.0, on=on("thing", thing=CRATE, where="in"))
     return known(inside, PLIERS, use="each cast")
+
+
+def heavy_anchor(mass_kg: float) -> Setup:
+    """On a coil that holds 15 kg: three times what of steel's weight is left in water."""
+    made = put(CLEAN, ANCHOR, 0.6, 0.1)
+    return known(made, ANCHOR, mass_kg=mass_kg, fixing={"by": "loose", "leashed": True})
 
 
 def standing(setup: Setup) -> Setup:
@@ -203,6 +212,17 @@ CASES = [
     case("lines-about-the-legs",
          lambda: limit(LEASHED, "lines", 1),
          lambda: limit(LEASHED, "lines", 2)),
+    case("vital-gone-in-a-capsize",
+         lambda: known(put(CLEAN, KNIFE, 1.62, -0.2), KNIFE, fixing={"by": "loose"}),
+         lambda: known(put(CLEAN, KNIFE, 1.62, -0.2), KNIFE,
+                       fixing={"by": "loose", "leashed": True})),
+    case("leash-parts", lambda: heavy_anchor(8.0), lambda: heavy_anchor(7.9)),
+    case("line-to-the-propeller", lambda: put(CLEAN, PADDLE, 1.1, -0.44),
+         lambda: safe(put(CLEAN, PADDLE, 1.1, -0.44), tie_line_m=0.2)),
+    case("no-knife-in-reach", lambda: without(CLEAN, KNIFE), lambda: CLEAN),
+    case("sinks-when-full", lambda: safe(CLEAN, flotation=[]), lambda: CLEAN),
+    case("no-spare-plug", lambda: safe(CLEAN, plug=DrainPlug()),
+         lambda: safe(CLEAN, plug=DrainPlug(spare=True))),
     case("cleat-unknown", lambda: put(CLEAN, ANCHOR, 1.62, -0.30), lambda: cleat(1.30, 0.30)),
     case("cleat-at-the-beam", lambda: cleat(1.3, 0.36), lambda: cleat(1.0, 0.36)),
     case("cleat-out-of-hand", lambda: cleat(1.3, 0.3), lambda: cleat(1.7, 0.3)),

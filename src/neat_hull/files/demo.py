@@ -9,6 +9,7 @@ from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
+from neat_hull.model.safety import SafetyPlan
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 
@@ -37,6 +38,7 @@ def demo_setups() -> list[Setup]:
             judging=Judging(**row.get("judging", {})),
             power=_power(row, ids),
             fixing=_fixing(row, ids),
+            safety=SafetyPlan.model_validate(row.get("safety", {})),
             water_temp_c=row.get("water_temp_c"),
             places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},
         )

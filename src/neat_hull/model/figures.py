@@ -4,6 +4,7 @@ from pydantic import ConfigDict
 
 from neat_hull.model.afloat import Afloat, Curve, Strip
 from neat_hull.model.base import Answer
+from neat_hull.model.capsize_figures import CapsizeFigures
 from neat_hull.model.evidence import Bands
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.fixing_figures import FixingFigures
@@ -33,6 +34,7 @@ class Figures(Answer):
     strip: Strip | None
     aboard: list[Aboard]
     clashes: list[Clash]
+    capsize: CapsizeFigures
     bands: Bands | None
     power: PowerFigures | None
     sonar: Sonar | None

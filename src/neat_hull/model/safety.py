@@ -57,14 +57,15 @@ class DrainPlug(Model):
 
 
 class SafetyPlan(Model):
-    """leashes by thing; stirrup: a loop to step into hangs ready; assist_rope: one lies across to
-    the other side. few_price is what those who want few lines would still tie."""
+    """leashes by thing. flotation null: nobody has said what floats the hull when it is full; plug
+    null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
+    lies across to the other side. few_price: who wants few lines still ties what costs as much."""
 
     leashes: dict[int, Leash] = Field(default={}, max_length=10000)
     hull_material: HullMaterial = "polyethylene"
     dry: list[DryPart] = Field(default=[], max_length=12)
-    flotation: list[Flotation] = Field(default=[], max_length=60)
-    plug: DrainPlug | None = DrainPlug()
+    flotation: list[Flotation] | None = Field(default=None, max_length=60)
+    plug: DrainPlug | None = None
     leak_l_min: float = Field(default=0.0, ge=0, le=1000)
     stirrup: bool = False
     assist_rope: bool = False

@@ -11,6 +11,7 @@ from neat_hull.model.glide import GlidePlan
 from neat_hull.model.hold import HoldPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
+from neat_hull.model.safety import SafetyPlan
 
 
 class Sections(Model):
@@ -22,6 +23,7 @@ class Sections(Model):
     fixing: FixingPlan = FixingPlan()
     glide: GlidePlan = GlidePlan()
     hold: HoldPlan = HoldPlan()
+    safety: SafetyPlan = SafetyPlan()
 
 
 if TYPE_CHECKING:

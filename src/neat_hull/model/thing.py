@@ -41,6 +41,7 @@ Shape = Literal["box", "cylinder", "bag", "rod", "pole"]
 Reel = Literal["none", "under", "over"]
 Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]
 Opens = Literal["open", "lid", "zip", "roll top"]
+Bails = Literal["pump", "sponge", "scoop"]
 Part = Literal["seat", "drive", "rudder", "paddle"]
 Picture = Literal[
     "crate", "dry box", "bag", "fish bag", "tray", "tank", "bottle", "board", "battery", "line",
@@ -113,9 +114,10 @@ class Thing(Model):
 
     A cylinder stands on its end, its length the diameter; a bag gives way a little. mass_kg is what
     it weighs full. Its weight acts at the middle of its box moved by offset_*_m, along its own
-    length, width and height. `serves` says which of the basics it is, to a check for them; `part`
-    which part of the boat it is, which is not itself without it; `picture` how it is drawn, null as
-    what it is. An aspect that is null does not apply.
+    length, width and height. volume_l is what it displaces under water, closed air with it; null:
+    typical of what it is. `serves` says which of the basics it is, to a check for them; `bails` how
+    it empties a boat; `part` which part of the boat it is, which is not itself without it;
+    `picture` how it is drawn, null as what it is. An aspect that is null does not apply.
     """
 
     name: str = Field(min_length=1, max_length=80)
@@ -133,11 +135,13 @@ class Thing(Model):
     use: Use = "hourly"
     serves: list[Serves] = Field(default=[], max_length=7)
     floats: bool = False
+    volume_l: float | None = Field(default=None, gt=0, le=2000)
     worn: bool = False
     price: float | None = Field(default=None, ge=0, le=1e6)
     bought: bool = True
     photo: int | None = Field(default=None, ge=1, le=2**62)
     notes: str = Field(default="", max_length=2000)
+    bails: Bails | None = None
     fixing: Fixing = Fixing()
     part: Part | None = None
     picture: Picture | None = None

@@ -1,9 +1,10 @@
 """What a capsize takes."""
 
+from neat_hull.model.columns import Column
 from neat_hull.model.findings import Finding
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.subject import Subject, Tries, named_in
-from neat_hull.subjects.capsize.figures import lost
+from neat_hull.subjects.capsize.figures import capsize, lost
 from neat_hull.subjects.capsize.limits import LIMITS
 from neat_hull.subjects.capsize.rules import RULES
 
@@ -15,4 +16,15 @@ def _moves(ev: Evaluated, finding: Finding) -> Tries:
     return Tries(named_in(finding) or tuple(dearest))
 
 
-SUBJECT = Subject("capsize", rules=RULES, limits=LIMITS, moves=_moves)
+SUBJECT = Subject(
+    "capsize",
+    section="safety",
+    live={"capsize": capsize},
+    rules=RULES,
+    limits=LIMITS,
+    moves=_moves,
+    columns=(
+        Column("volume_l", ("volume_l",), "number"),
+        Column("bails", ("bails",)),
+    ),
+)

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from math import degrees
 
 import numpy as np
@@ -53,6 +54,26 @@ class FloodedRest:
     righting: list[Lever] | None = None
     water_l: float | None = None
     bail: list[Bailed] | None = None
+
+
+@lru_cache(maxsize=64)
+def part_m3(hull: Hull, aft_x_m: float, fwd_x_m: float) -> float:
+    """What a length of a hull encloses, wells left out."""
+    return float(loft_shares(hull, (Slice(aft_x_m, fwd_x_m, 1.0),), ()).volume_m3[0])
+
+
+def reserve_kg(up: Upset, of: Flooded, staying: Sequence[CaseThing]) -> float:
+    """All that could lift a full boat, less all that weighs on it; negative where it sinks."""
+    dry = sum(
+        part_m3(up.hull, one.x_aft_m, one.x_fwd_m) for one in of.compartments if not one.floods
+    )
+    whole = part_m3(up.hull, up.hull.x_aft_m, up.hull.x_fwd_m)
+    lifts = of.solid_share * whole + (1 - of.solid_share) * dry
+    for one in of.foam:
+        lifts += one.share * float(np.prod(np.array(one.hi_m) - np.array(one.lo_m)))
+    lifts += sum(one.volume_m3 for one in staying)
+    pull = 0.0 if of.hanging is None else of.hanging.pull_kg
+    return up.density_kg_m3 * lifts - up.loads_with(staying).total_kg - pull
 
 
 @dataclass(frozen=True, eq=False)

@@ -1,4 +1,4 @@
-"""What a capsize may take, and what may tangle."""
+"""What a capsize may take, what may tangle, and what must lift the boat when it is full."""
 
 from math import inf
 
@@ -15,7 +15,12 @@ LIMITS: dict[str, Levels] = {
         "Our own levels, from a bad evening to a bad season: set yours.",
     ),
     "lines": Levels(
-        "Lines around your legs", "count", 2, 4, inf,
+        "Lines around your legs", "count", 1, 3, inf,
         "Under a turned boat, a line around your leg holds you there.",
+    ),
+    "flooded": Levels(
+        "Left to lift a full boat", "mass", 20.0, 0.0, -inf,
+        "A boat that sinks under you leaves you swimming; a tenth of what stays aboard is added.",
+        rising=True,
     ),
 }  # fmt: skip

@@ -7,11 +7,10 @@ from math import dist
 
 from neat_hull.model.base import Point
 from neat_hull.model.capsize_case import CaseThing, Held, Schools
-from neat_hull.subjects.capsize.fates import fates
-from neat_hull.subjects.capsize.tangles import path_m, run_m
+from neat_hull.subjects.capsize.fates import Fates, fates
+from neat_hull.subjects.capsize.tangles import path_m, reaches, run_m, run_reaches
 from neat_hull.subjects.capsize.upset import Upset
 
-_TOUCHES_M = 1e-9
 AS_IT_IS, TIE_ALL, FEW = "as it is", "tie everything", "few lines"
 
 
@@ -58,7 +57,7 @@ def line_ways(of: Upset) -> list[LineWay]:
             found.append(LineWay(name, zone.name, way, way <= length))
         for run in of.runs:
             way = run_m(run, zone)
-            found.append(LineWay(run.name, zone.name, way, way <= run.slack_m + _TOUCHES_M))
+            found.append(LineWay(run.name, zone.name, way, run_reaches(run, zone)))
     return found
 
 
@@ -84,9 +83,9 @@ def ways(things: Sequence[CaseThing], rule: Schools) -> dict[str, list[CaseThing
     }
 
 
-def school(of: Upset, things: Sequence[CaseThing]) -> School:
-    """What comes of things that are tied so."""
-    fate = fates(things, of.density_kg_m3, of.rule.jerk).of
+def school(of: Upset, things: Sequence[CaseThing], found: Fates | None = None) -> School:
+    """What comes of things that are tied so; found: their fates, where they are known."""
+    fate = (found or fates(things, of.density_kg_m3, of.rule.jerk)).of
     price = {one.name: one.price for one in things}
     lost = sorted(name for name, one in fate.items() if one == "sinks")
     adrift = sorted(name for name, one in fate.items() if one == "floats off")
@@ -95,11 +94,9 @@ def school(of: Upset, things: Sequence[CaseThing]) -> School:
     reach = [
         (start, length)
         for _, start, length in lines
-        if any(path_m(of.hull, start, zone) <= length for zone in legs)
+        if any(reaches(of.hull, start, length, zone) for zone in legs)
     ]
-    runs = sum(
-        any(run_m(run, zone) <= run.slack_m + _TOUCHES_M for zone in legs) for run in of.runs
-    )
+    runs = sum(any(run_reaches(run, zone) for zone in legs) for run in of.runs)
     return School(
         lost=lost,
         adrift=adrift,

@@ -9,6 +9,7 @@ from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.shape import Hull
 
 _ROUNDS = 80
+_TOUCHES_M = 1e-9
 _GOLDEN = (np.sqrt(5) - 1) / 2
 
 
@@ -34,6 +35,23 @@ def run_m(run: Run, zone: Zone) -> float:
     """The least way from a line that is rigged."""
     points = np.array(run.points_m, dtype=float)
     return _least(points[:-1], points[1:], lambda at: _to_box(at, zone))
+
+
+def reaches(hull: Hull, from_m: Sequence[float], length_m: float, zone: Zone) -> bool:
+    """Whether a line gets there; no way is shorter than the straight one."""
+    straight = float(_to_box(np.array([from_m], dtype=float), zone)[0])
+    if zone.kind == "legs" or straight > length_m:
+        return straight <= length_m
+    return path_m(hull, from_m, zone) <= length_m
+
+
+def run_reaches(run: Run, zone: Zone) -> bool:
+    """Whether a line that is rigged does; none comes nearer than the box about each stretch."""
+    points = np.array(run.points_m, dtype=float)
+    low, high = np.minimum(points[:-1], points[1:]), np.maximum(points[:-1], points[1:])
+    off = np.maximum(np.array(zone.lo_m) - high, 0.0) + np.maximum(low - np.array(zone.hi_m), 0.0)
+    slack = run.slack_m + _TOUCHES_M
+    return float(np.sqrt((off**2).sum(axis=1)).min()) <= slack and run_m(run, zone) <= slack
 
 
 def _to_box(points: Array, zone: Zone) -> Array:

@@ -9,6 +9,7 @@ from neat_hull.physics.arrays import Array
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rigging import Stowed, point
+from neat_hull.rig.trolley import rope_points
 from neat_hull.subjects.hold import typical
 
 _POINTS = 60
@@ -21,11 +22,8 @@ def rope(ev: Evaluated) -> RopeFigure | None:
     one = ev.setup.hold.trolley
     if one is None:
         return None
-    hull, seat = ev.rigged.floating.hull, ev.setup.seat
-    way = 1.0 if one.side == "port" else -1.0
-    x = np.clip(np.linspace(one.aft_x_m, one.fwd_x_m, _POINTS), hull.x_aft_m, hull.x_fwd_m)
-    half, height = (np.interp(x, hull.x_m, column) for column in hull.sheer_m.T)
-    points = np.column_stack((x, way * (half + typical.ROPE_OUT_M), height + one.over_m))
+    seat, points = ev.setup.seat, rope_points(ev.rigged.floating.hull, one, _POINTS)
+    x = points[:, 0]
     near, far = typical.STROKE_M
     return RopeFigure(
         ends=(point(points[0]), point(points[-1])),

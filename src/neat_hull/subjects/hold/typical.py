@@ -32,7 +32,6 @@ PUSHED_IN_M: dict[Bottom, float] = {
     "sand": 0.4, "gravel": 0.3, "mud": 0.9, "weed": 0.8, "rock": 0.0,
 }  # fmt: skip
 
-ROPE_OUT_M = 0.01  # of the gunwale, where its blocks hold it
 ROPE_TOUCHES_M = 0.02  # a trolley's rope so near to something rubs on it
 IN_THE_STROKE_M = 0.05  # over the gunwale it meets the paddle hand
 STROKE_M = (0.2, 1.0)  # ahead of the seat, where the paddle hand passes
