@@ -46,6 +46,7 @@ from tests.subjects.fixing import mountings
 from tests.subjects.glide import goings
 from tests.subjects.hold import holdings
 from tests.subjects.power import wirings
+from tests.subjects.sight import lampings
 from tests.subjects.sonar import hangings
 
 from neat_hull.model.boat import Cleat
@@ -212,6 +213,7 @@ CASES = [
     case("lines-about-the-legs",
          lambda: limit(LEASHED, "lines", 1),
          lambda: limit(LEASHED, "lines", 2)),
+    *lampings.CASES,
     case("vital-gone-in-a-capsize",
          lambda: known(put(CLEAN, KNIFE, 1.62, -0.2), KNIFE, fixing={"by": "loose"}),
          lambda: known(put(CLEAN, KNIFE, 1.62, -0.2), KNIFE,

@@ -62,6 +62,7 @@ _UNIT: dict[HowKind, tuple[float, str, int]] = {
     "charge": (1.0, "\u00a0Ah", 1),
     "work": (1.0, "\u00a0Wh", 0),
     "hours": (1.0, "\u00a0h", 1),
+    "seconds": (1.0, "\u00a0s", 0),
 }
 
 

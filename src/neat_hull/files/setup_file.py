@@ -16,7 +16,7 @@ from neat_hull.model import upcast
 from neat_hull.model.base import input_errors
 from neat_hull.model.boat import Boat
 from neat_hull.model.nesting import require_nested
-from neat_hull.model.sections import Sections
+from neat_hull.model.sections import Sections, renumbered
 from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
@@ -71,12 +71,7 @@ def write_setup(setup: Setup) -> str:
         day=setup.day,
         water_temp_c=setup.water_temp_c,
         posture=setup.posture,
-        **_sections(setup)
-        | {
-            "power": setup.power.only(aboard),
-            "fixing": setup.fixing.only(aboard),
-            "glide": setup.glide.only(aboard),
-        },
+        **_sections(setup) | renumbered(setup, {i: i for i in aboard}),
         gear=[FileThing(id=i, **setup.things[i].model_dump(exclude={"photo"})) for i in aboard],
         placements=[FilePlacement(thing=i, **setup.places[i].model_dump()) for i in aboard],
     )

@@ -14,6 +14,7 @@ from neat_hull.model.load import Weight
 from neat_hull.model.power_figures import PowerFigures
 from neat_hull.model.reach import Aboard
 from neat_hull.model.room import Clash
+from neat_hull.model.sight import SeenFigures
 from neat_hull.model.sonar import Sonar
 
 
@@ -35,6 +36,7 @@ class Figures(Answer):
     aboard: list[Aboard]
     clashes: list[Clash]
     capsize: CapsizeFigures
+    seen: SeenFigures | None
     bands: Bands | None
     power: PowerFigures | None
     sonar: Sonar | None

@@ -4,7 +4,7 @@ What is null is typical, see `subjects.fixing.typical`. Things are called by the
 the boat by their names.
 """
 
-from collections.abc import Collection, Mapping
+from collections.abc import Mapping
 from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
@@ -148,10 +148,6 @@ class FixingPlan(Model):
                 },
             }
         )
-
-    def only(self, ids: Collection[int]) -> "FixingPlan":
-        """What tells of these things alone."""
-        return self.renumbered({i: i for i in ids})
 
 
 def _code_of(code: str, ids: Mapping[int, int]) -> str | None:

@@ -2,7 +2,7 @@
 have shown. What is null is typical, see `rig.drag.typical` and `subjects.glide.typical`.
 """
 
-from collections.abc import Collection, Mapping
+from collections.abc import Mapping
 from typing import Annotated, Literal
 
 from pydantic import Field
@@ -94,7 +94,3 @@ class GlidePlan(Model):
                 "lines": {ids[i]: row for i, row in self.lines.items() if i in ids},
             }
         )
-
-    def only(self, ids: Collection[int]) -> "GlidePlan":
-        """What tells of these things alone."""
-        return self.renumbered({i: i for i in ids})

@@ -5,7 +5,7 @@ What is null is typical of its kind, see `subjects.power.typical`. The section `
 wires, and when each thing is on; things are called by their ids.
 """
 
-from collections.abc import Collection, Mapping
+from collections.abc import Mapping
 from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
@@ -274,7 +274,3 @@ class Power(Model):
                 },
             }
         )  # fmt: skip
-
-    def only(self, ids: Collection[int]) -> "Power":
-        """What tells of these things alone."""
-        return self.renumbered({i: i for i in ids})

@@ -3,6 +3,7 @@
 What is null is typical, see `subjects.capsize.typical`.
 """
 
+from collections.abc import Mapping
 from typing import Annotated, Literal
 
 from pydantic import Field
@@ -59,7 +60,8 @@ class DrainPlug(Model):
 class SafetyPlan(Model):
     """leashes by thing. flotation null: nobody has said what floats the hull when it is full; plug
     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
-    lies across to the other side. few_price: who wants few lines still ties what costs as much."""
+    lies across to the other side. few_price: who wants few lines still ties what costs as much.
+    boats_m_s is how fast others come by where one fishes, swell_m from trough to crest."""
 
     leashes: dict[int, Leash] = Field(default={}, max_length=10000)
     hull_material: HullMaterial = "polyethylene"
@@ -71,3 +73,10 @@ class SafetyPlan(Model):
     assist_rope: bool = False
     tie_line_m: float = Field(default=0.6, ge=0.1, le=10)
     few_price: float = Field(default=50.0, ge=0, le=1e6)
+    boats_m_s: float = Field(default=8.0, ge=0, le=40)
+    swell_m: float = Field(default=0.0, ge=0, le=10)
+
+    def renumbered(self, ids: Mapping[int, int]) -> "SafetyPlan":
+        """The same of things by other numbers; what tells of a thing without one goes."""
+        leashes = {ids[i]: row for i, row in self.leashes.items() if i in ids}
+        return self.model_copy(update={"leashes": leashes})

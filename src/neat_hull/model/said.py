@@ -35,6 +35,7 @@ HowKind = Literal[
     "hours",
     "speed",
     "pace",
+    "seconds",
     "far",
 ]
 

@@ -1,6 +1,7 @@
 """What subjects keep in a setup, a line each: the same key in the setup, its file and its row."""
 
-from typing import TYPE_CHECKING
+from collections.abc import Mapping
+from typing import TYPE_CHECKING, Protocol, runtime_checkable
 
 from pydantic import create_model
 
@@ -24,6 +25,20 @@ class Sections(Model):
     glide: GlidePlan = GlidePlan()
     hold: HoldPlan = HoldPlan()
     safety: SafetyPlan = SafetyPlan()
+
+
+@runtime_checkable
+class AboutThings(Protocol):
+    """A section that tells of things by their number."""
+
+    def renumbered(self, ids: Mapping[int, int]) -> Model:
+        """The same of things by other numbers; what tells of a thing without one goes."""
+
+
+def renumbered(sections: Sections, ids: Mapping[int, int]) -> dict[str, Model]:
+    """Sections that tell of things, of these by other numbers, by their key."""
+    every = ((name, getattr(sections, name)) for name in Sections.model_fields)
+    return {name: one.renumbered(ids) for name, one in every if isinstance(one, AboutThings)}
 
 
 if TYPE_CHECKING:

@@ -13,6 +13,7 @@ from neat_hull.model.boat import Evidence
 from neat_hull.model.glide import Motor
 from neat_hull.model.hold import Anchor, Drogue
 from neat_hull.model.power import Battery, Draw, FuseBlock
+from neat_hull.model.sight import Flag, Lamp
 from neat_hull.model.sonar import Transducer
 
 Kind = Literal[
@@ -157,6 +158,8 @@ class Thing(Model):
     draw: Draw | None = None
     fuse: FuseBlock | None = None
     transducer: Transducer | None = None
+    lamp: Lamp | None = None
+    flag: Flag | None = None
     care: Care | None = None
 
     @property

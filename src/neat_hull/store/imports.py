@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from sqlite3 import Connection
 
+from neat_hull.model.sections import renumbered
 from neat_hull.model.setup import OnThing, Place, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
@@ -59,13 +60,7 @@ def import_setup(db: Connection, setup: Setup) -> int:
     """Keep a setup from elsewhere as a new one and return its id."""
     plan = plan_import(db, setup)
     ids = plan.thing_ids | {number: new_thing_id(db) for number in plan.new_things}
-    setup = setup.model_copy(
-        update={
-            "power": setup.power.renumbered(ids),
-            "fixing": setup.fixing.renumbered(ids),
-            "glide": setup.glide.renumbered(ids),
-        }
-    )
+    setup = setup.model_copy(update=renumbered(setup, ids))
     setup_id = insert_setup(db, setup, plan.boat_id, plan.angler_id)
     for number in plan.new_things:
         put_row(db, setup_id, "thing", ids[number], setup.things[number].model_dump())

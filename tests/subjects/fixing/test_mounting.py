@@ -186,7 +186,7 @@ def test_by_other_numbers_a_plan_keeps_what_is_of_its_things() -> None:
     assert list(new.mounts) == [30]
     assert new.holes["Old"].used_by == 30
     assert new.done == {"drill:30": "2026-01-02", "test:hose": "2026-01-03"}
-    assert plan.only([4]).holes["Old"].used_by is None
+    assert plan.renumbered({4: 4}).holes["Old"].used_by is None
 
 
 def test_on_a_shorter_arm_the_moment_goes_with_the_arm() -> None:

@@ -484,6 +484,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/capsize": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Capsize
+         * @description Fates, three ways to tie, climbing in, and full of water; of a trial, nothing is stored.
+         */
+        post: operations["capsize"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/copy": {
         parameters: {
             query?: never;
@@ -1610,6 +1630,7 @@ export interface components {
             /** Posture */
             posture?: ("sits" | "stands") | null;
             power?: components["schemas"]["Power"] | null;
+            safety?: components["schemas"]["SafetyPlan"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -1678,7 +1699,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "seconds" | "far";
             /** Value */
             value: number;
         };
@@ -1957,6 +1978,16 @@ export interface components {
             stern_height_m: boolean;
         };
         /**
+         * BailRow
+         * @description How long one means takes; null: it never catches up with the leak.
+         */
+        BailRow: {
+            /** Minutes */
+            minutes: number | null;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * BandPart
          * @description What one thing that is not known comes to in each figure; all of them add in squares.
          */
@@ -2209,6 +2240,24 @@ export interface components {
             up_m: number;
         };
         /**
+         * Blocked
+         * @description Bearings off the bow, to starboard positive, 0 to 360, that something stands in: a thing, or
+         *     you. to_deg is past from_deg, over 360 where it goes across the bow.
+         */
+        Blocked: {
+            /** From Deg */
+            from_deg: number;
+            /** Thing Id */
+            thing_id: number | null;
+            /** To Deg */
+            to_deg: number;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "thing" | "body" | "head";
+        };
+        /**
          * Boat
          * @description A boat: its measures, its wells, its own weight and what its maker allows aboard.
          *
@@ -2363,6 +2412,45 @@ export interface components {
              * @enum {string}
              */
             school: "rating" | "working share" | "freeboard" | "dry floors";
+        };
+        /**
+         * CapsizeFigures
+         * @description Live. lost and adrift by thing, vital_gone those of them that one cannot do without; lines is
+         *     how many there are, in_legs what has one that comes to the legs (null: the trolley's rope),
+         *     at_propeller by thing; knife what cuts and is within each hand's reach.
+         *
+         *     reserve_kg is what the boat could still carry when full, negative where it sinks; staying_kg
+         *     what stays aboard then, the boat's own weight with it.
+         */
+        CapsizeFigures: {
+            /** Adrift */
+            adrift: number[];
+            /** Adrift Price */
+            adrift_price: number;
+            /** At Propeller */
+            at_propeller: number[];
+            /** Crossings */
+            crossings: number;
+            /** In Legs */
+            in_legs: (number | null)[];
+            /** Knife Port */
+            knife_port: number[];
+            /** Knife Starboard */
+            knife_starboard: number[];
+            /** Lines */
+            lines: number;
+            /** Lost */
+            lost: number[];
+            /** Lost Price */
+            lost_price: number;
+            /** Parting */
+            parting: number[];
+            /** Reserve Kg */
+            reserve_kg: number;
+            /** Staying Kg */
+            staying_kg: number;
+            /** Vital Gone */
+            vital_gone: number[];
         };
         /**
          * Card
@@ -2535,6 +2623,31 @@ export interface components {
             y_m: number;
             /** Z M */
             z_m: number;
+        };
+        /**
+         * ClimbRow
+         * @description Getting back in by one side: what is in the way, how far the boat leans, how high its gunwale
+         *     is then; null where it goes over. word: fine, or what is wrong, in words.
+         */
+        ClimbRow: {
+            /** Blocked By */
+            blocked_by: number[];
+            /** Climb M */
+            climb_m: number | null;
+            /** Heel Deg */
+            heel_deg: number | null;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "port" | "starboard";
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix";
+            /** Word */
+            word: string;
         };
         /**
          * Compare
@@ -2939,6 +3052,43 @@ export interface components {
             ball_kg?: number | null;
         };
         /**
+         * Drain
+         * @description The drain's hole, and what comes in by it unplugged; depth_m under the water, negative over
+         *     it.
+         */
+        Drain: {
+            /** Depth M */
+            depth_m: number;
+            /** Litres Min */
+            litres_min: number;
+            /** Spare */
+            spare: boolean;
+            /** X M */
+            x_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
+         * DrainPlug
+         * @description The hole that a hull is drained by; x from the stern, null: at the stern.
+         */
+        DrainPlug: {
+            /**
+             * Diameter Mm
+             * @default 25
+             */
+            diameter_mm: number;
+            /**
+             * Spare
+             * @default false
+             */
+            spare: boolean;
+            /** X M */
+            x_m?: number | null;
+            /** Z M */
+            z_m?: number | null;
+        };
+        /**
          * Draw
          * @description It takes current, by one of amps, watts and ohms at full.
          *
@@ -3168,6 +3318,16 @@ export interface components {
             trip_line: boolean;
         };
         /**
+         * DryPart
+         * @description A length of the hull between two bulkheads that no water gets into.
+         */
+        DryPart: {
+            /** Aft X M */
+            aft_x_m: number;
+            /** Fwd X M */
+            fwd_x_m: number;
+        };
+        /**
          * Duplicates
          * @description Things to have twice.
          */
@@ -3273,6 +3433,27 @@ export interface components {
             title: string;
         };
         /**
+         * FateRow
+         * @description What becomes of a thing; load_kg is the jerk on its line, null where it has none.
+         */
+        FateRow: {
+            /**
+             * Fate
+             * @enum {string}
+             */
+            fate: "stays" | "with you" | "floats off" | "sinks";
+            /** Load Kg */
+            load_kg: number | null;
+            /** Parts */
+            parts: boolean | null;
+            /** Price */
+            price: number | null;
+            /** Strength Kg */
+            strength_kg: number | null;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * FieldProblem
          * @description One field that was refused, and why, in words that read on after its name.
          */
@@ -3293,7 +3474,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "seconds" | "far";
             /** Label */
             label: string;
             /** Values */
@@ -3314,6 +3495,7 @@ export interface components {
             aboard: components["schemas"]["Aboard"][];
             afloat: components["schemas"]["Afloat"] | null;
             bands: components["schemas"]["Bands"] | null;
+            capsize: components["schemas"]["CapsizeFigures"];
             /** Cards */
             cards: components["schemas"]["Card"][];
             /** Clashes */
@@ -3325,6 +3507,7 @@ export interface components {
             glide: components["schemas"]["GlideFigures"] | null;
             hold: components["schemas"]["HoldFigures"] | null;
             power: components["schemas"]["PowerFigures"] | null;
+            seen: components["schemas"]["SeenFigures"] | null;
             sonar: components["schemas"]["Sonar"] | null;
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
@@ -3618,6 +3801,34 @@ export interface components {
             };
         };
         /**
+         * Flag
+         * @description It is seen by day: how large it is across, at its top.
+         */
+        Flag: {
+            /**
+             * Size M
+             * @default 0.3
+             */
+            size_m: number;
+        };
+        /**
+         * FlagFigure
+         * @description A flag: over the seat and over your head, how far it is made out, and the most swell, from
+         *     trough to crest, that it shows over to eyes in a boat.
+         */
+        FlagFigure: {
+            /** Made Out M */
+            made_out_m: number;
+            /** Over Head M */
+            over_head_m: number;
+            /** Over Seat M */
+            over_seat_m: number;
+            /** Shows Over Swell M */
+            shows_over_swell_m: number;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * FloatFit
          * @description How much fuller (positive) or finer the hull is than its tape said, at bow and stern.
          */
@@ -3676,6 +3887,34 @@ export interface components {
              * @enum {string}
              */
             water: "fresh" | "salt";
+        };
+        /**
+         * Flotation
+         * @description Something in the hull that lifts it when full: a box by its ends, its middle across, and from
+         *     its bottom up.
+         */
+        Flotation: {
+            /** Aft X M */
+            aft_x_m: number;
+            /** Bottom Z M */
+            bottom_z_m: number;
+            /** Fwd X M */
+            fwd_x_m: number;
+            /** Height M */
+            height_m: number;
+            /**
+             * Kind
+             * @default foam
+             * @enum {string}
+             */
+            kind: "foam" | "air bag" | "bottles";
+            /** Width M */
+            width_m: number;
+            /**
+             * Y M
+             * @default 0
+             */
+            y_m: number;
         };
         /**
          * FlushTube
@@ -3775,6 +4014,48 @@ export interface components {
             terms: components["schemas"]["Term"][];
             /** Trouble */
             trouble: string | null;
+        };
+        /**
+         * FullCapsize
+         * @description All that is not live. legs_m is the zone of the legs: its low and its high corner.
+         */
+        FullCapsize: {
+            /** Climbs */
+            climbs: components["schemas"]["ClimbRow"][];
+            drain: components["schemas"]["Drain"] | null;
+            /** Fates */
+            fates: components["schemas"]["FateRow"][];
+            full: components["schemas"]["FullOfWater"];
+            /** Legs M */
+            legs_m: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ];
+            /** Lines */
+            lines: components["schemas"]["LineRow"][];
+            /** Schools */
+            schools: components["schemas"]["SchoolRow"][];
+            /** Turning M */
+            turning_m: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ][];
         };
         /**
          * FullCurve
@@ -3889,6 +4170,48 @@ export interface components {
             ][];
             /** Surge N */
             surge_n: number;
+        };
+        /**
+         * FullOfWater
+         * @description The boat full, with what stays aboard and you holding on: null where it sinks or turns over.
+         *
+         *     draft_m is amidships. missing_l is how much more foam it takes to float as it should, at
+         *     foam_x_m. said: whether anybody said what floats it.
+         */
+        FullOfWater: {
+            /** Bail */
+            bail: components["schemas"]["BailRow"][];
+            /** Draft M */
+            draft_m: number | null;
+            /** Floats */
+            floats: boolean;
+            /** Foam X M */
+            foam_x_m: number | null;
+            /** Freeboard M */
+            freeboard_m: number | null;
+            /** Gm M */
+            gm_m: number | null;
+            /** List Deg */
+            list_deg: number | null;
+            /** Missing L */
+            missing_l: number;
+            /** Reserve Kg */
+            reserve_kg: number;
+            /** Said */
+            said: boolean;
+            /** Trim Deg */
+            trim_deg: number | null;
+            /** Turns Over */
+            turns_over: boolean;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix";
+            /** Water L */
+            water_l: number | null;
+            /** Word */
+            word: string;
         };
         /**
          * FullPower
@@ -4435,7 +4758,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "seconds" | "far";
             /** Label */
             label: string;
             /** Value */
@@ -4556,6 +4879,75 @@ export interface components {
             angler_id: number;
         };
         /**
+         * Lamp
+         * @description It shows a light: height_m over its own foot, along a pole; null: at its top. vertical_deg is
+         *     how far off level it still shines. What is null is typical.
+         */
+        Lamp: {
+            /** Candela */
+            candela?: number | null;
+            /** Height M */
+            height_m?: number | null;
+            /**
+             * Shows
+             * @default all-round
+             * @enum {string}
+             */
+            shows: "all-round" | "side lights" | "stern" | "torch";
+            /** Vertical Deg */
+            vertical_deg?: number | null;
+        };
+        /**
+         * LampFigure
+         * @description A light as others see it. over_m is how high over the water; blocked_deg of the sector_deg it
+         *     should show over, counted once. range_m is as far as its strength carries or the horizon lets;
+         *     warning_s until a boat that comes at it is here. dip_deg is how far it leans at worst, with the
+         *     roll; clear_at_m how high over the water it would stand over your head.
+         *     glare_deg is how far off your look ahead it shines in your eyes; null where it does not.
+         */
+        LampFigure: {
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /** Blocked */
+            blocked: components["schemas"]["Blocked"][];
+            /** Blocked Deg */
+            blocked_deg: number;
+            /** Candela */
+            candela: number;
+            /** Clear At M */
+            clear_at_m: number;
+            /** Dip Deg */
+            dip_deg: number;
+            /** Glare Deg */
+            glare_deg: number | null;
+            /** Over M */
+            over_m: number;
+            /** Range M */
+            range_m: number;
+            /** Sector */
+            sector: [
+                number,
+                number
+            ][];
+            /** Sector Deg */
+            sector_deg: number;
+            /**
+             * Shows
+             * @enum {string}
+             */
+            shows: "all-round" | "side lights" | "stern" | "torch";
+            /** Thing Id */
+            thing_id: number;
+            /** Vertical Deg */
+            vertical_deg: number;
+            /** Warning S */
+            warning_s: number;
+        };
+        /**
          * Leaning
          * @description The boat under a pull; null where it goes over.
          */
@@ -4566,6 +4958,30 @@ export interface components {
             least_freeboard_m: number | null;
             /** Trim Deg */
             trim_deg: number | null;
+        };
+        /**
+         * Leash
+         * @description The line that a thing is tied by: how long and of what, and where its other end is fixed, x
+         *     from the stern; null: where the thing itself is. on_body: to the angler, not the boat.
+         */
+        Leash: {
+            /**
+             * Kind
+             * @default coil
+             * @enum {string}
+             */
+            kind: "coil" | "cord" | "clip" | "bungee";
+            /** Length M */
+            length_m?: number | null;
+            /**
+             * On Body
+             * @default false
+             */
+            on_body: boolean;
+            /** X M */
+            x_m?: number | null;
+            /** Y M */
+            y_m?: number | null;
         };
         /**
          * LiesFigure
@@ -4655,7 +5071,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "seconds" | "far";
             /** Moved */
             moved: boolean;
             /** Reason */
@@ -4672,6 +5088,34 @@ export interface components {
             usual_watch: number;
             /** Watch */
             watch: number;
+        };
+        /**
+         * LineRow
+         * @description A line: from where, how long; reaches the legs, or what turns under the boat. thing_id is
+         *     null of the trolley's rope.
+         */
+        LineRow: {
+            /** Legs */
+            legs: boolean;
+            /** Length M */
+            length_m: number;
+            /** Points M */
+            points_m: [
+                number,
+                number,
+                number
+            ][];
+            /** Propeller */
+            propeller: boolean;
+            /** Thing Id */
+            thing_id: number | null;
+            /** To Legs M */
+            to_legs_m: number | null;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "leash" | "stowed line" | "trolley";
         };
         /**
          * LineUp
@@ -5803,6 +6247,7 @@ export interface components {
             /** Posture */
             posture?: ("sits" | "stands") | null;
             power?: components["schemas"]["Power"] | null;
+            safety?: components["schemas"]["SafetyPlan"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -6032,6 +6477,71 @@ export interface components {
             total_n: number;
         };
         /**
+         * SafetyPlan
+         * @description leashes by thing. flotation null: nobody has said what floats the hull when it is full; plug
+         *     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
+         *     lies across to the other side. few_price: who wants few lines still ties what costs as much.
+         *     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
+         */
+        SafetyPlan: {
+            /**
+             * Assist Rope
+             * @default false
+             */
+            assist_rope: boolean;
+            /**
+             * Boats M S
+             * @default 8
+             */
+            boats_m_s: number;
+            /**
+             * Dry
+             * @default []
+             */
+            dry: components["schemas"]["DryPart"][];
+            /**
+             * Few Price
+             * @default 50
+             */
+            few_price: number;
+            /** Flotation */
+            flotation?: components["schemas"]["Flotation"][] | null;
+            /**
+             * Hull Material
+             * @default polyethylene
+             * @enum {string}
+             */
+            hull_material: "polyethylene" | "glass laminate" | "thermoformed sheet" | "wood";
+            /**
+             * Leak L Min
+             * @default 0
+             */
+            leak_l_min: number;
+            /**
+             * Leashes
+             * @default {}
+             */
+            leashes: {
+                [key: string]: components["schemas"]["Leash"];
+            };
+            plug?: components["schemas"]["DrainPlug"] | null;
+            /**
+             * Stirrup
+             * @default false
+             */
+            stirrup: boolean;
+            /**
+             * Swell M
+             * @default 0
+             */
+            swell_m: number;
+            /**
+             * Tie Line M
+             * @default 0.6
+             */
+            tie_line_m: number;
+        };
+        /**
          * Said
          * @description Words with a {} for each of the amounts, so that a screen can show them in its units.
          */
@@ -6075,6 +6585,33 @@ export interface components {
             why_not: string;
             /** Words */
             words: string;
+        };
+        /**
+         * SchoolRow
+         * @description One way to tie things, and what it comes to.
+         */
+        SchoolRow: {
+            /** Adrift */
+            adrift: number[];
+            /** Adrift Price */
+            adrift_price: number;
+            /** Crossings */
+            crossings: number;
+            /** Lines */
+            lines: number;
+            /** Lines In Legs */
+            lines_in_legs: number;
+            /** Lost */
+            lost: number[];
+            /** Lost Price */
+            lost_price: number;
+            /** Unpriced */
+            unpriced: number[];
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "as it is" | "tie everything" | "few lines";
         };
         /**
          * Schools
@@ -6195,6 +6732,15 @@ export interface components {
         Seen: {
             /** Revision */
             revision: number;
+        };
+        /**
+         * SeenFigures
+         * @description What others see of the boat.
+         */
+        SeenFigures: {
+            flag: components["schemas"]["FlagFigure"] | null;
+            /** Lamps */
+            lamps: components["schemas"]["LampFigure"][];
         };
         /**
          * Setup
@@ -6329,6 +6875,21 @@ export interface components {
              *     }
              */
             power: components["schemas"]["Power"];
+            /**
+             * @default {
+             *       "assist_rope": false,
+             *       "boats_m_s": 8,
+             *       "dry": [],
+             *       "few_price": 50,
+             *       "hull_material": "polyethylene",
+             *       "leak_l_min": 0,
+             *       "leashes": {},
+             *       "stirrup": false,
+             *       "swell_m": 0,
+             *       "tie_line_m": 0.6
+             *     }
+             */
+            safety: components["schemas"]["SafetyPlan"];
             seat: components["schemas"]["SeatPlace"];
             /** Things */
             things: {
@@ -6849,7 +7410,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "far";
+            kind: "mass" | "length" | "angle" | "area" | "volume" | "moment" | "ratio" | "times" | "force" | "thin" | "density" | "energy" | "count" | "price" | "warmth" | "voltage" | "current" | "power" | "resistance" | "charge" | "work" | "hours" | "speed" | "pace" | "seconds" | "far";
             /** Plain */
             plain: string;
             /** Term */
@@ -6863,12 +7424,15 @@ export interface components {
          *
          *     A cylinder stands on its end, its length the diameter; a bag gives way a little. mass_kg is what
          *     it weighs full. Its weight acts at the middle of its box moved by offset_*_m, along its own
-         *     length, width and height. `serves` says which of the basics it is, to a check for them; `part`
-         *     which part of the boat it is, which is not itself without it; `picture` how it is drawn, null as
-         *     what it is. An aspect that is null does not apply.
+         *     length, width and height. volume_l is what it displaces under water, closed air with it; null:
+         *     typical of what it is. `serves` says which of the basics it is, to a check for them; `bails` how
+         *     it empties a boat; `part` which part of the boat it is, which is not itself without it;
+         *     `picture` how it is drawn, null as what it is. An aspect that is null does not apply.
          */
         Thing: {
             anchor?: components["schemas"]["Anchor"] | null;
+            /** Bails */
+            bails?: ("pump" | "sponge" | "scoop") | null;
             battery?: components["schemas"]["Battery"] | null;
             /**
              * Bought
@@ -6893,6 +7457,7 @@ export interface components {
              *     }
              */
             fixing: components["schemas"]["Fixing"];
+            flag?: components["schemas"]["Flag"] | null;
             /**
              * Floats
              * @default false
@@ -6908,6 +7473,7 @@ export interface components {
              * @enum {string}
              */
             kind: "rod" | "holder" | "electronics" | "power" | "safety" | "anchor" | "seat" | "storage" | "tackle" | "clothes" | "drive" | "fish" | "bait" | "cart" | "paddle" | "other";
+            lamp?: components["schemas"]["Lamp"] | null;
             /** Length M */
             length_m: number;
             /** Mass Kg */
@@ -6961,6 +7527,8 @@ export interface components {
              * @enum {string}
              */
             use: "each cast" | "each fish" | "hourly" | "once" | "ashore" | "emergency";
+            /** Volume L */
+            volume_l?: number | null;
             /** Weighed On */
             weighed_on?: string | null;
             /** Width M */
@@ -7228,6 +7796,7 @@ export interface components {
             /** Posture */
             posture?: ("sits" | "stands") | null;
             power?: components["schemas"]["Power"] | null;
+            safety?: components["schemas"]["SafetyPlan"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
@@ -9039,6 +9608,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    capsize: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullCapsize"];
                 };
             };
             /** @description Not Found */

@@ -74,6 +74,7 @@ export const CHOICES = {
       "hours",
       "speed",
       "pace",
+      "seconds",
       "far"
     ]
   },
@@ -152,6 +153,13 @@ export const CHOICES = {
       "lead_acid",
       "lifepo4",
       "li_ion"
+    ]
+  },
+  "Blocked": {
+    "what": [
+      "thing",
+      "body",
+      "head"
     ]
   },
   "Boat": {
@@ -245,6 +253,17 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "ClimbRow": {
+    "side": [
+      "port",
+      "starboard"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix"
+    ]
+  },
   "Conductor": {
     "awg": [
       24,
@@ -316,6 +335,14 @@ export const CHOICES = {
       "sight"
     ]
   },
+  "FateRow": {
+    "fate": [
+      "stays",
+      "with you",
+      "floats off",
+      "sinks"
+    ]
+  },
   "FigureRow": {
     "kind": [
       "mass",
@@ -342,6 +369,7 @@ export const CHOICES = {
       "hours",
       "speed",
       "pace",
+      "seconds",
       "far"
     ],
     "verdicts": [
@@ -413,6 +441,13 @@ export const CHOICES = {
       "salt"
     ]
   },
+  "Flotation": {
+    "kind": [
+      "foam",
+      "air bag",
+      "bottles"
+    ]
+  },
   "FullCurve": {
     "ends_by": [
       "deck edge",
@@ -420,6 +455,13 @@ export const CHOICES = {
       "vanishing",
       "sinking",
       "none"
+    ]
+  },
+  "FullOfWater": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix"
     ]
   },
   "GlideFigures": {
@@ -518,6 +560,7 @@ export const CHOICES = {
       "hours",
       "speed",
       "pace",
+      "seconds",
       "far"
     ]
   },
@@ -578,6 +621,30 @@ export const CHOICES = {
       "river"
     ]
   },
+  "Lamp": {
+    "shows": [
+      "all-round",
+      "side lights",
+      "stern",
+      "torch"
+    ]
+  },
+  "LampFigure": {
+    "shows": [
+      "all-round",
+      "side lights",
+      "stern",
+      "torch"
+    ]
+  },
+  "Leash": {
+    "kind": [
+      "coil",
+      "cord",
+      "clip",
+      "bungee"
+    ]
+  },
   "LimitRow": {
     "kind": [
       "mass",
@@ -604,7 +671,15 @@ export const CHOICES = {
       "hours",
       "speed",
       "pace",
+      "seconds",
       "far"
+    ]
+  },
+  "LineRow": {
+    "what": [
+      "leash",
+      "stowed line",
+      "trolley"
     ]
   },
   "LineUp": {
@@ -861,6 +936,14 @@ export const CHOICES = {
       "hatch"
     ]
   },
+  "SafetyPlan": {
+    "hull_material": [
+      "polyethylene",
+      "glass laminate",
+      "thermoformed sheet",
+      "wood"
+    ]
+  },
   "SchoolFigure": {
     "mount": [
       "inside",
@@ -868,6 +951,13 @@ export const CHOICES = {
       "arm",
       "motor",
       "pole"
+    ]
+  },
+  "SchoolRow": {
+    "way": [
+      "as it is",
+      "tie everything",
+      "few lines"
     ]
   },
   "Setup": {
@@ -975,6 +1065,7 @@ export const CHOICES = {
       "hours",
       "speed",
       "pace",
+      "seconds",
       "far"
     ]
   },
@@ -1025,6 +1116,11 @@ export const CHOICES = {
       "spare paddle",
       "call",
       "knife"
+    ],
+    "bails": [
+      "pump",
+      "sponge",
+      "scoop"
     ],
     "part": [
       "seat",
@@ -1265,6 +1361,10 @@ export const USUAL = {
     "remount_share": 0.3,
     "flooded_share": 0.5
   },
+  "DrainPlug": {
+    "diameter_mm": 25.0,
+    "spare": false
+  },
   "Draw": {
     "evidence": "guess",
     "idle_w": 0.0,
@@ -1320,8 +1420,15 @@ export const USUAL = {
     "deck_c": 25.0,
     "done": {}
   },
+  "Flag": {
+    "size_m": 0.3
+  },
   "FloatTest": {
     "low_down": false
+  },
+  "Flotation": {
+    "kind": "foam",
+    "y_m": 0.0
   },
   "FlushTube": {
     "length_m": 0.0,
@@ -1398,6 +1505,13 @@ export const USUAL = {
     "school": "tightest",
     "moved": [],
     "accepted": []
+  },
+  "Lamp": {
+    "shows": "all-round"
+  },
+  "Leash": {
+    "kind": "coil",
+    "on_body": false
   },
   "Motor": {
     "holds": false
@@ -1511,6 +1625,18 @@ export const USUAL = {
     "lost_m3": 0.0,
     "kind": "rudder"
   },
+  "SafetyPlan": {
+    "leashes": {},
+    "hull_material": "polyethylene",
+    "dry": [],
+    "leak_l_min": 0.0,
+    "stirrup": false,
+    "assist_rope": false,
+    "tie_line_m": 0.6,
+    "few_price": 50.0,
+    "boats_m_s": 8.0,
+    "swell_m": 0.0
+  },
   "Scupper": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -1617,6 +1743,18 @@ export const USUAL = {
       "wind_from_deg": 0.0,
       "current_toward_deg": 180.0,
       "two_poles": false
+    },
+    "safety": {
+      "leashes": {},
+      "hull_material": "polyethylene",
+      "dry": [],
+      "leak_l_min": 0.0,
+      "stirrup": false,
+      "assist_rope": false,
+      "tie_line_m": 0.6,
+      "few_price": 50.0,
+      "boats_m_s": 8.0,
+      "swell_m": 0.0
     },
     "posture": "sits"
   },

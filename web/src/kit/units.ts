@@ -25,6 +25,7 @@ export type Kind =
   | 'work'
   | 'hours'
   | 'pace'
+  | 'seconds'
   | 'far'
 
 export const M_PER_INCH = 0.0254
@@ -43,7 +44,7 @@ interface Shown {
   zero?: number
 }
 
-/** Electric units and hours are the same everywhere. */
+/** Electric units and time are the same everywhere. */
 const ELECTRIC = {
   voltage: { per: 1, unit: 'V', digits: 2 },
   current: { per: 1, unit: 'A', digits: 1 },
@@ -52,6 +53,7 @@ const ELECTRIC = {
   charge: { per: 1, unit: 'Ah', digits: 1 },
   work: { per: 1, unit: 'Wh', digits: 0 },
   hours: { per: 1, unit: 'h', digits: 1 },
+  seconds: { per: 1, unit: 's', digits: 0 },
 } as const
 
 const SHOWN: Record<Units, Record<Kind, Shown>> = {

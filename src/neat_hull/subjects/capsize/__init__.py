@@ -5,6 +5,7 @@ from neat_hull.model.findings import Finding
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.subject import Subject, Tries, named_in
 from neat_hull.subjects.capsize.figures import capsize, lost
+from neat_hull.subjects.capsize.how import HOW
 from neat_hull.subjects.capsize.limits import LIMITS
 from neat_hull.subjects.capsize.rules import RULES
 
@@ -23,6 +24,7 @@ SUBJECT = Subject(
     rules=RULES,
     limits=LIMITS,
     moves=_moves,
+    how=HOW,
     columns=(
         Column("volume_l", ("volume_l",), "number"),
         Column("bails", ("bails",)),

@@ -62,18 +62,40 @@ def part_m3(hull: Hull, aft_x_m: float, fwd_x_m: float) -> float:
     return float(loft_shares(hull, (Slice(aft_x_m, fwd_x_m, 1.0),), ()).volume_m3[0])
 
 
+@dataclass(frozen=True)
+class Lifting:
+    """What lifts a full boat, kg."""
+
+    walls: float
+    dry: float
+    foam: float
+    things: float
+
+    @property
+    def total_kg(self) -> float:
+        """All of it."""
+        return self.walls + self.dry + self.foam + self.things
+
+
+def lifting_kg(up: Upset, of: Flooded, staying: Sequence[CaseThing]) -> Lifting:
+    """By what it is."""
+    hull, share, density = up.hull, of.solid_share, up.density_kg_m3
+    dry = sum(part_m3(hull, one.x_aft_m, one.x_fwd_m) for one in of.compartments if not one.floods)
+    foam = sum(
+        one.share * float(np.prod(np.array(one.hi_m) - np.array(one.lo_m))) for one in of.foam
+    )
+    return Lifting(
+        density * share * part_m3(hull, hull.x_aft_m, hull.x_fwd_m),
+        density * (1 - share) * dry,
+        density * foam,
+        density * sum(one.volume_m3 for one in staying),
+    )
+
+
 def reserve_kg(up: Upset, of: Flooded, staying: Sequence[CaseThing]) -> float:
     """All that could lift a full boat, less all that weighs on it; negative where it sinks."""
-    dry = sum(
-        part_m3(up.hull, one.x_aft_m, one.x_fwd_m) for one in of.compartments if not one.floods
-    )
-    whole = part_m3(up.hull, up.hull.x_aft_m, up.hull.x_fwd_m)
-    lifts = of.solid_share * whole + (1 - of.solid_share) * dry
-    for one in of.foam:
-        lifts += one.share * float(np.prod(np.array(one.hi_m) - np.array(one.lo_m)))
-    lifts += sum(one.volume_m3 for one in staying)
     pull = 0.0 if of.hanging is None else of.hanging.pull_kg
-    return up.density_kg_m3 * lifts - up.loads_with(staying).total_kg - pull
+    return lifting_kg(up, of, staying).total_kg - up.loads_with(staying).total_kg - pull
 
 
 @dataclass(frozen=True, eq=False)

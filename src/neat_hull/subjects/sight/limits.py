@@ -1,4 +1,4 @@
-"""How much of the view may be hidden."""
+"""How much of the view may be hidden, and how a boat should be seen."""
 
 from math import inf
 
@@ -8,5 +8,17 @@ LIMITS: dict[str, Levels] = {
     "sight": Levels(
         "View ahead that is hidden", "angle", 6.0, 20.0, inf,
         "You don't see a log that lies behind the screen.", by_profile=True,
+    ),
+    "light blocked": Levels(
+        "Of a light's ring, blocked", "angle", 6.0, 30.0, inf,
+        "From there nobody sees you. Six degrees is what the rules at sea allow a mast.",
+    ),
+    "warning": Levels(
+        "Time from seen to here", "seconds", 60.0, 30.0, -inf,
+        "A boat that sees you late does not turn in time. Ours.", rising=True,
+    ),
+    "flag": Levels(
+        "Flag over the seat", "length", 1.2, 0.9, -inf,
+        "Seated you are under the waves: the flag is what shows. Ours.", rising=True,
     ),
 }  # fmt: skip

@@ -1,0 +1,19 @@
+"""A setup that goes over, in full."""
+
+from fastapi import APIRouter
+
+from neat_hull.api.answers import Written
+from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.trial import Trial
+from neat_hull.model.capsize_figures import FullCapsize
+from neat_hull.store.setups import load_setup
+from neat_hull.subjects.capsize.full import full_capsize
+from neat_hull.whole.evaluate import evaluated
+
+router = APIRouter(prefix="/setups/{setup_id}", tags=["capsize"], route_class=Written)
+
+
+@router.post("/capsize")
+def capsize(setup_id: SetupId, body: Trial, db: Db) -> FullCapsize:
+    """Fates, three ways to tie, climbing in, and full of water; of a trial, nothing is stored."""
+    return full_capsize(evaluated(body.on(load_setup(db, setup_id).setup)))
