@@ -14,8 +14,11 @@ from typer.testing import CliRunner
 
 from neat_hull.cli.main import app
 from neat_hull.errors import InputErrors
-from neat_hull.model.capsize_case import CapsizeCase
+from neat_hull.model.capsize_case import CapsizeCase, Zone
+from neat_hull.model.float_case import CaseHull
+from neat_hull.rig.bare import bare_hull
 from neat_hull.subjects.capsize.case import Row, capsize_report
+from neat_hull.subjects.capsize.tangles import path_m, reaches
 
 LONG, BROAD, HIGH = 4.0, 0.9, 0.5
 RHO = 1000.0
@@ -280,3 +283,18 @@ def test_the_command_answers_as_json(tmp_path: Path) -> None:
     assert json.loads(run.stdout)["intact"]["total_kg"] == 140.0
     path.write_text(json.dumps(case | {"loads": [case["loads"][0] | {"mass_kg": 9000}]}), "utf-8")  # type: ignore[index]
     assert CliRunner().invoke(app, ["capsize", str(path)]).exit_code == 3
+
+
+@given(
+    st.tuples(st.floats(0.2, 3.8), st.floats(-0.4, 0.4), st.floats(0.1, 0.6)),
+    st.floats(0.05, 2.5),
+)
+def test_whether_a_line_comes_there_is_what_its_way_says(
+    start: tuple[float, float, float], length: float
+) -> None:
+    hull = bare_hull(CaseHull.model_validate({"stations": stations(), "wells": []}))
+    zone = Zone(name="p", kind="propeller", lo_m=(0.5, -0.2, -0.4), hi_m=(0.8, 0.2, -0.1))
+    way = path_m(hull, start, zone)
+    assert reaches(hull, start, way + 1e-6, zone)
+    assert not reaches(hull, start, way - 1e-6, zone)
+    assert reaches(hull, start, length, zone) == (way <= length)

@@ -12,6 +12,7 @@ import { glide } from '@/subjects/glide'
 import { hold } from '@/subjects/hold'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
+import { safety } from '@/subjects/safety'
 import { sonar } from '@/subjects/sonar'
 
 /** In the order of the work, a line each. */
@@ -24,6 +25,7 @@ export const SCREENS: Screen[] = [
   reach,
   glide,
   hold,
+  safety,
   power,
   sonar,
   fixing,

@@ -38,6 +38,10 @@ export type GlideChange = Partial<Omit<Setup['glide'], 'up' | 'lines'>> & {
   lines?: Record<string, number | null>
 }
 export type HoldChange = Partial<Setup['hold']>
+/** What changes of the safety plan; a leash that is null is as usual again. */
+export type SafetyChange = Partial<Omit<Setup['safety'], 'leashes'>> & {
+  leashes?: Record<string, Partial<Setup['safety']['leashes'][string]> | null>
+}
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -197,6 +201,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putHold = (hold: HoldChange) =>
     edit('how it is held', [['setup', null, { hold: newest.setup().hold }, { hold }]])
 
+  /** Lines, what floats the hull, its drain, and how others see it. */
+  const putSafety = (safety: SafetyChange) =>
+    edit('the safety plan', [['setup', null, { safety: newest.setup().safety }, { safety }]])
+
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
@@ -215,6 +223,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     putFixing,
     putGlide,
     putHold,
+    putSafety,
     putJudging,
     accept,
     acceptNoLonger,

@@ -21,3 +21,5 @@ export type HowFigure =
   | 'hold lie'
   | 'hold anchor'
   | 'hold pole'
+  | 'reserve'
+  | 'light'

@@ -8,7 +8,7 @@ import { sectionsOf } from './laidOver'
 import { merged, withFields } from './patch'
 import { useSetup } from './useSetup'
 
-type Section = 'demands' | 'glide' | 'hold'
+type Section = 'demands' | 'glide' | 'hold' | 'safety'
 
 export function useSliding() {
   const store = useSetup()

@@ -8,7 +8,7 @@ then is a closed ring, and a section of a well is a ring that counts against the
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from itertools import combinations, pairwise
 
 import numpy as np
@@ -24,6 +24,7 @@ SPANS_PER_LENGTH = 16
 # moments converge only with the span; they are wanted once per solution, on this finer cut.
 WATERPLANE_SPANS_PER_LENGTH = 300
 _GAUSS_AT = np.array([-1.0, 1.0]) / np.sqrt(3.0)
+_X, _WEIGHT = 4, 5  # rows of `_edges`
 
 
 @dataclass(frozen=True, eq=False)
@@ -148,27 +149,22 @@ def loft_shares(
 ) -> Lattice:
     """What lifts of a hull that has flooded, in one group: each slice by its share, wells taken off
     as if they were full, and blocks by theirs. Lost buoyancy (Rawson and Tupper, ch. 5)."""
-    bounds = [x for one in slices for x in (one.x_aft_m, one.x_fwd_m)]
-    x_m, weight_m = _gauss_points(hull, spans_per_length, bounds)
-    share = np.zeros_like(x_m)
+    bounds = sorted({x for one in slices for x in (one.x_aft_m, one.x_fwd_m)})
+    shell = _shell(hull, tuple(bounds), spans_per_length)
+    x_e = shell[_X]
+    share = np.zeros_like(x_e)
     for one in slices:
-        share[(x_m > one.x_aft_m) & (x_m < one.x_fwd_m)] = one.share
-    edges = []
-    boxes = _well_boxes(hull.wells)
-    rings = _rings(hull, x_m)
-    for ring, x, weight in zip(rings, x_m, share * weight_m, strict=True):
-        if weight == 0:
-            continue
-        edges.append(_edges(ring, x, weight, 0))
-        for wells, box in boxes:
-            if box.x_aft_m < x < box.x_fwd_m:
-                inside = _clip_to_box(ring, box)
-                if len(inside) >= 3:
-                    edges.append(_edges(inside, x, (-1.0) ** len(wells) * weight, 0))
+        share[(x_e > one.x_aft_m) & (x_e < one.x_fwd_m)] = one.share
+    lifts = shell[:, share != 0]
+    lifts[_WEIGHT] *= share[share != 0]
+    edges = [lifts]
     for block in blocks:
-        edges += _block_edges(block, hull.length_m / spans_per_length) if block.share else []
-    if not edges:  # nothing lifts, and there is still a place where it does not
-        edges.append(_edges(rings[0], float(x_m[0]), 0.0, 0))
+        if block.share:
+            edges.append(_block_edges(block, hull.length_m / spans_per_length))
+    if not lifts.size and len(edges) == 1:  # there is still a place where nothing lifts
+        nothing = shell[:, :4].copy()
+        nothing[_WEIGHT] = 0.0
+        edges.append(nothing)
     y0, z0, y1, z1, x_e, weight_e, _ = np.concatenate(edges, axis=1)
     lie = (y0 != y1) | (z0 != z1)
     return Lattice(
@@ -180,17 +176,34 @@ def loft_shares(
     )
 
 
-def _block_edges(block: Block, longest_m: float) -> list[Array]:
+@lru_cache(maxsize=16)
+def _shell(hull: Hull, bounds_m: tuple[float, ...], spans_per_length: int) -> Array:
+    """(7, e) edges of the hull's sections as `_edges` has them, wells taken off as if full."""
+    x_m, weight_m = _gauss_points(hull, spans_per_length, bounds_m)
+    edges = []
+    boxes = _well_boxes(hull.wells)
+    for ring, x, weight in zip(_rings(hull, x_m), x_m, weight_m, strict=True):
+        edges.append(_edges(ring, x, weight, 0))
+        for wells, box in boxes:
+            if box.x_aft_m < x < box.x_fwd_m:
+                inside = _clip_to_box(ring, box)
+                if len(inside) >= 3:
+                    edges.append(_edges(inside, x, (-1.0) ** len(wells) * weight, 0))
+    return np.concatenate(edges, axis=1)
+
+
+def _block_edges(block: Block, longest_m: float) -> Array:
+    """(7, e): sections of a box, as `_edges` has them."""
     (x0, y0, z0), (x1, y1, z1) = block.lo_m, block.hi_m
     spans = max(1, int(np.ceil((x1 - x0) / longest_m - 1e-9)))
     ends = np.linspace(x0, x1, spans + 1)
     half, middle = np.diff(ends) / 2, (ends[:-1] + ends[1:]) / 2
+    at = (middle[:, None] + half[:, None] * _GAUSS_AT).ravel()
     ring = np.array([(y0, z1), (y0, z0), (y1, z0), (y1, z1)])
-    return [
-        _edges(ring, float(x), block.share * float(w), 0)
-        for m, w in zip(middle, half, strict=True)
-        for x in m + w * _GAUSS_AT
-    ]
+    edges = np.tile(_edges(ring, 0.0, 0.0, 0), (1, len(at)))
+    edges[_X] = np.repeat(at, len(ring))
+    edges[_WEIGHT] = block.share * np.repeat(half, len(ring) * len(_GAUSS_AT))
+    return edges
 
 
 def _edges(ring: Array, x_m: float, weight_m: float, group: int) -> Array:

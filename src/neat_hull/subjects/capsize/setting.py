@@ -54,13 +54,25 @@ def upset(ev: Evaluated) -> Upset:
         CaseBody.model_construct(
             mass_kg=float(loads.mass_kg[angler]), x_m=body[0], y_m=body[1], z_m=body[2]
         ),
-        [_case_thing(ev, one) for one in rigged.stowed],
+        list(ev.once(_case_things).values()),
         [legs(ev), *_turning(ev)],
         list(_runs(ev)),
         Schools.model_construct(
             tie_line_m=plan.tie_line_m, few_price=plan.few_price, jerk=typical.JERK
         ),
     )
+
+
+def _case_things(ev: Evaluated) -> dict[int, CaseThing]:
+    """By id; what has not moved is taken from the evaluation before."""
+    before = ev.before
+    known: dict[int, CaseThing] = {}
+    if before is not None and before.setup.safety == ev.setup.safety:
+        known, same = before.once(_case_things), ev.rigged.placing.same
+        known = {i: row for i, row in known.items() if i in same}
+    return {
+        one.thing_id: known.get(one.thing_id) or _case_thing(ev, one) for one in ev.rigged.stowed
+    }
 
 
 def _case_thing(ev: Evaluated, one: Stowed) -> CaseThing:

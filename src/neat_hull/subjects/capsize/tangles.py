@@ -19,16 +19,22 @@ def path_m(hull: Hull, from_m: Sequence[float], zone: Zone) -> float:
     start = np.array(from_m, dtype=float)
     if zone.kind == "legs":
         return float(_to_box(start[None, :], zone)[0])
-    sheer = hull.sheer_points_m
-    n = len(hull.x_m)
+    a, b = _gunwales(hull)
+    return _least(a, b, lambda points: _way(start, points, zone))
+
+
+def _gunwales(hull: Hull) -> tuple[Array, Array]:
+    """Both ends (n, 3) of each stretch of either sheer."""
+    sheer, n = hull.sheer_points_m, len(hull.x_m)
     ends = [(side[:-1], side[1:]) for side in (sheer[:n], sheer[n:])]
     a, b = (np.concatenate(part) for part in zip(*ends, strict=True))
+    return a, b
 
-    def way(points: Array) -> Array:
-        over: Array = np.sqrt(((points - start) ** 2).sum(axis=1)) + _to_box(points, zone)
-        return over
 
-    return _least(a, b, way)
+def _way(start: Array, over: Array, zone: Zone) -> Array:
+    """(n,) from a place by points (n, 3) of the sheer to a zone."""
+    way: Array = np.sqrt(((over - start) ** 2).sum(axis=1)) + _to_box(over, zone)
+    return way
 
 
 def run_m(run: Run, zone: Zone) -> float:
@@ -38,11 +44,20 @@ def run_m(run: Run, zone: Zone) -> float:
 
 
 def reaches(hull: Hull, from_m: Sequence[float], length_m: float, zone: Zone) -> bool:
-    """Whether a line gets there; no way is shorter than the straight one."""
-    straight = float(_to_box(np.array([from_m], dtype=float), zone)[0])
+    """Whether a line gets there; asked of a way in full only where no bound says it."""
+    start = np.array(from_m, dtype=float)
+    straight = float(_to_box(start[None, :], zone)[0])
     if zone.kind == "legs" or straight > length_m:
         return straight <= length_m
-    return path_m(hull, from_m, zone) <= length_m
+    a, b = _gunwales(hull)
+    by_end, by_other = _way(start, a, zone), _way(start, b, zone)
+    if min(by_end.min(), by_other.min()) <= length_m:
+        return True
+    # Along a stretch the way changes by no more than twice as much as one goes.
+    may = (by_end + by_other) / 2 - np.sqrt(((b - a) ** 2).sum(axis=1)) <= length_m
+    return bool(may.any()) and (
+        _least(a[may], b[may], lambda points: _way(start, points, zone)) <= length_m
+    )
 
 
 def run_reaches(run: Run, zone: Zone) -> bool:

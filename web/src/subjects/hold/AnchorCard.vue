@@ -47,4 +47,4 @@ const amount = (value: number | null | undefined, kind: Kind, digits?: number) =
   </div>
 </template>
 
-<style scoped src="./cards.css"></style>
+<style scoped src="@/kit/cards.css"></style>

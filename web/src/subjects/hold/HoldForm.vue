@@ -137,7 +137,7 @@ const emit = defineEmits<{
   </div>
 </template>
 
-<style scoped src="./cards.css"></style>
+<style scoped src="@/kit/cards.css"></style>
 <style scoped>
 .ends {
   display: flex;

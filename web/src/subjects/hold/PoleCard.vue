@@ -47,4 +47,4 @@ const LIMITED = { bending: 'it bends', soil: 'the bottom gives way', length: 'it
   </div>
 </template>
 
-<style scoped src="./cards.css"></style>
+<style scoped src="@/kit/cards.css"></style>

@@ -83,4 +83,4 @@ function setTrolley(fields: Partial<Trolley> | null): void {
   </div>
 </template>
 
-<style scoped src="./cards.css"></style>
+<style scoped src="@/kit/cards.css"></style>

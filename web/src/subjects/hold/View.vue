@@ -262,7 +262,7 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
   </div>
 </template>
 
-<style scoped src="./cards.css"></style>
+<style scoped src="@/kit/cards.css"></style>
 <style scoped>
 .hold {
   display: grid;

@@ -1,0 +1,264 @@
+<script setup lang="ts">
+/** Safety: what a capsize takes and tangles, the boat full of water, and who sees you by night. */
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { api, ask, type FullCapsize, type SafetyPlan } from '@/api/client'
+import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import { show } from '@/kit/units'
+import VerdictMark from '@/kit/VerdictMark.vue'
+import { listWords, trimWords } from '@/kit/words'
+import type { SafetyChange } from '@/setup/changing'
+import type { HowFigure } from '@/setup/how'
+import HowDrawer from '@/setup/HowDrawer.vue'
+import { useLook } from '@/setup/look'
+import TopicFindings from '@/setup/TopicFindings.vue'
+import { usePage } from '@/setup/usePage'
+import { useSetup } from '@/setup/useSetup'
+import { useSliding } from '@/setup/useSliding'
+import FloatsForm from './FloatsForm.vue'
+import FullBoat from './FullBoat.vue'
+import LeashTable from './LeashTable.vue'
+import LinesPlan from './LinesPlan.vue'
+import OverColumn from './OverColumn.vue'
+import SchoolsTable from './SchoolsTable.vue'
+import SeenCard from './SeenCard.vue'
+
+const store = useSetup()
+const look = useLook()
+const figure = ref<HowFigure | null>(null)
+const shown = ref<'lines' | 'over' | 'full' | 'seen'>('lines')
+
+const { sliding, setup, trial, tryOut, taken } = useSliding()
+const plan = computed<SafetyPlan | null>(() => setup.value?.safety ?? null)
+const figures = computed(() => store.figures?.capsize ?? null)
+const take = (fields: SafetyChange) => taken(store.putSafety(fields))
+const full = usePage<FullCapsize>(
+  (setup_id) =>
+    ask(
+      api.POST('/api/v1/setups/{setup_id}/capsize', {
+        params: { path: { setup_id } },
+        body: trial.value,
+      }),
+    ),
+  () => sliding.value,
+)
+
+const nameOf = (id: number | null) =>
+  id === null ? "the trolley's rope" : (store.things[String(id)]?.name ?? '')
+const names = (ids: number[]) => ids.map(nameOf).join(', ')
+const hands = computed(() => {
+  const port = figures.value?.knife_port.length
+  const starboard = figures.value?.knife_starboard.length
+  return port && starboard ? 'both hands' : port || starboard ? 'one hand' : 'neither hand'
+})
+const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
+const length = (m: number | null | undefined) =>
+  m == null ? '—' : show(m, 'length', look.units, 0)
+function tie(id: number, leashed: boolean): void {
+  const before = store.things[String(id)]!
+  void store.putThing(id, { ...before, fixing: { ...before.fixing, leashed } }, before)
+}
+
+const left = useTemplateRef<HTMLElement>('left')
+const { width } = useElementSize(left)
+const wide = computed(() => Math.max(300, width.value - 26))
+</script>
+
+<template>
+  <div
+    v-if="store.kept && store.drawing && store.figures && figures && plan"
+    class="safety"
+    :aria-busy="full.busy.value"
+  >
+    <section ref="left" class="left" aria-label="The boat when it goes wrong">
+      <div class="top">
+        <h1>Safety</h1>
+        <p class="answer">
+          A capsize takes <b data-testid="lost">{{ figures.lost.length }}</b> items worth
+          <b data-testid="lost-price">{{ figures.lost_price }}</b>;
+          <b data-testid="in-legs">{{ figures.in_legs.length }}</b> of {{ figures.lines }} lines
+          come to your legs; {{ hands }} reach{{ hands === 'both hands' ? '' : 'es' }}
+          a knife
+        </p>
+      </div>
+      <p v-if="!store.figures.afloat" class="stop" role="alert">{{ store.figures.trouble }}</p>
+      <p v-if="full.trouble.value" class="stop" role="alert">{{ full.trouble.value }}</p>
+      <ChoiceGroup
+        v-model="shown"
+        label="What is shown"
+        :options="[
+          ['lines', 'Lines'],
+          ['over', 'Upside down'],
+          ['full', 'Full of water'],
+          ['seen', 'Who sees you'],
+        ]"
+      />
+      <div v-if="full.answer.value && width > 0" class="card pad gap">
+        <template v-if="shown === 'lines'">
+          <LinesPlan
+            :drawing="store.drawing"
+            :boat="store.kept.setup.boat"
+            :seat="store.kept.setup.seat"
+            :full="full.answer.value"
+            :width="wide"
+            :name-of="nameOf"
+          />
+          <p class="soft">
+            A ring is as far as a line reaches from where it is fixed; broken, it comes to your legs
+            or to what turns.
+          </p>
+          <SchoolsTable :schools="full.answer.value.schools" :name-of="nameOf" />
+        </template>
+        <OverColumn
+          v-else-if="shown === 'over'"
+          :full="full.answer.value"
+          :things="store.things"
+          :units="look.units"
+        />
+        <template v-else-if="shown === 'full'">
+          <FullBoat
+            :drawing="store.drawing"
+            :boat="store.kept.setup.boat"
+            :plan="plan"
+            :full="full.answer.value.full"
+            :units="look.units"
+            :width="wide"
+          />
+          <dl>
+            <dt>Left to lift it</dt>
+            <dd data-testid="reserve">
+              <VerdictMark :verdict="full.answer.value.full.verdict" />
+              {{ show(full.answer.value.full.reserve_kg, 'mass', look.units) }}
+            </dd>
+            <template v-if="full.answer.value.full.gm_m != null">
+              <dt>Lies</dt>
+              <dd>
+                {{ listWords(full.answer.value.full.list_deg!) }},
+                {{ trimWords(full.answer.value.full.trim_deg!) }}, lowest side
+                {{ length(full.answer.value.full.freeboard_m) }} out of the water
+              </dd>
+              <dt>Water in it</dt>
+              <dd>{{ show(full.answer.value.full.water_l! / 1000, 'volume', look.units, 0) }}</dd>
+              <template v-for="one in full.answer.value.full.bail" :key="one.thing_id">
+                <dt>{{ nameOf(one.thing_id) }}</dt>
+                <dd>
+                  {{ one.minutes == null ? 'never empties it' : `${Math.ceil(one.minutes)} min` }}
+                </dd>
+              </template>
+              <template v-if="!full.answer.value.full.bail.length">
+                <dt>To empty it</dt>
+                <dd>nothing aboard: no pump, sponge or scoop</dd>
+              </template>
+            </template>
+            <template v-if="full.answer.value.drain">
+              <dt>Without its plug</dt>
+              <dd>
+                {{ show(full.answer.value.drain.litres_min / 1000, 'volume', look.units, 0) }} come
+                in a minute
+              </dd>
+            </template>
+            <template v-for="one in full.answer.value.climbs" :key="one.side">
+              <dt>Climb in to {{ one.side }}</dt>
+              <dd :data-testid="`climb-${one.side}`">
+                <VerdictMark :verdict="one.verdict" /> {{ one.word
+                }}<template v-if="one.blocked_by.length">: {{ names(one.blocked_by) }}</template
+                ><template v-if="one.climb_m != null">; {{ length(one.climb_m) }} up</template>
+              </dd>
+            </template>
+          </dl>
+        </template>
+        <SeenCard
+          v-else
+          :seen="store.figures.seen"
+          :plan="plan"
+          :drawing="store.drawing"
+          :units="look.units"
+          :size="Math.min(380, wide)"
+          :name-of="nameOf"
+          @try="tryOut('safety', $event as Partial<SafetyPlan>)"
+          @take="take"
+          @how="figure = 'light'"
+        />
+      </div>
+      <p class="soft drill">
+        The audit is no drill: capsize and get back in, in warm shallow water, with help.
+      </p>
+    </section>
+    <section class="side" aria-label="Lines, and what floats it">
+      <div v-if="full.answer.value" class="card pad">
+        <h2>Loose, or on a line</h2>
+        <LeashTable
+          :full="full.answer.value"
+          :plan="plan"
+          :things="store.things"
+          :units="look.units"
+          @take="take"
+          @tie="tie"
+        />
+      </div>
+      <FloatsForm
+        :plan="plan"
+        :bow_x_m="bow_x_m"
+        :units="look.units"
+        class="gap"
+        @take="take"
+        @how="figure = 'reserve'"
+      />
+      <TopicFindings
+        topic="capsize"
+        fine="A capsize takes little, and tangles little"
+        class="gap"
+      />
+      <TopicFindings topic="basics" fine="The basics are there" class="gap" />
+    </section>
+    <HowDrawer
+      :setup_id="store.kept.setup_id"
+      :revision="store.kept.revision"
+      :figure="figure"
+      :units="look.units"
+      @close="figure = null"
+    />
+  </div>
+</template>
+
+<style scoped src="@/kit/cards.css"></style>
+<style scoped>
+.safety {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 14px;
+  padding: 12px 18px;
+}
+.left,
+.side {
+  min-width: 0;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: baseline;
+  margin-bottom: 8px;
+}
+.top h1,
+.top p {
+  margin: 0;
+}
+.answer b {
+  font-size: 17px;
+}
+.gap {
+  margin-top: 12px;
+}
+.drill {
+  margin: 8px 2px;
+  font-size: 12px;
+}
+@media (max-width: 1000px) {
+  .safety {
+    display: flex;
+    flex-direction: column;
+    padding: 10px;
+  }
+}
+</style>
