@@ -34,7 +34,20 @@ def old(tmp_path: Path) -> Iterator[Connection]:
         yield db
 
 
-SINCE = ("glide-", "hold-")  # subjects that the first version did not have
+SINCE = (
+    "glide-",
+    "hold-",
+    "vital-gone",
+    "leash-parts",
+    "line-to-the-propeller",
+    "lines-about-the-legs",
+    "no-knife-in-reach",
+    "sinks-when-full",
+    "no-spare-plug",
+    "light-",
+    "flag-low",
+    "out-of-date",
+)  # subjects that the first version did not have
 
 
 def key_now(key: str) -> str:

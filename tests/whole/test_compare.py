@@ -6,13 +6,14 @@ from tests.places import on
 
 from neat_hull.model.comparison import Comparison, FigureRow
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import ALONE
 from neat_hull.whole.compare import compare
 from neat_hull.whole.evaluate import evaluate
 
 
 def side_by_side(*setups: Setup) -> Comparison:
     """By their names."""
-    return compare([(setup.name, setup, []) for setup in setups])
+    return compare([(setup.name, setup, ALONE) for setup in setups])
 
 
 def row(found: Comparison, label: str) -> FigureRow:

@@ -53,6 +53,7 @@ from neat_hull.model.boat import Cleat
 from neat_hull.model.judging import Accepted, Hand, Judging, LimitKey, Waters
 from neat_hull.model.safety import DrainPlug
 from neat_hull.model.setup import OnFitting, Place, Setup
+from neat_hull.rig.beside import Beside
 from neat_hull.whole.evaluate import evaluate
 from neat_hull.whole.registry import SUBJECTS, base_limits, limit_rows, limits_for, rules
 
@@ -256,13 +257,15 @@ def test_a_rule_trips_and_its_twin_does_not(row: Case) -> None:
 
 def test_every_rule_is_in_the_table_and_says_what_it_looks_for() -> None:
     asked = [rule for _, rule in rules()]
-    assert {row.code for row in CASES} | {"in-two-setups"} == {one.code for one in asked}
+    assert {row.code for row in CASES} | {"in-two-setups", "out-of-date"} == {
+        one.code for one in asked
+    }
     assert len({one.code for one in asked}) == len(asked)
     assert all(len(one.about) > 30 for one in asked)
 
 
 def test_the_same_thing_in_another_setup_of_the_day_is_told() -> None:
-    findings = evaluate(CLEAN, [(SEAT, "Evening"), (CRATE, "Evening")]).findings
+    findings = evaluate(CLEAN, Beside(((SEAT, "Evening"), (CRATE, "Evening")))).findings
     (one,) = findings  # the crate is not aboard here
     assert (one.code, one.thing_id) == ("in-two-setups", SEAT)
 

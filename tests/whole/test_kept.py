@@ -10,6 +10,7 @@ from tests.judged import CRATE, FULL
 
 from neat_hull.errors import InputErrors
 from neat_hull.model.setup import OnThing, OnWell, Place, Setup
+from neat_hull.rig.beside import ALONE
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.whole.evaluate import evaluate, evaluated, live
 
@@ -115,5 +116,5 @@ def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject
         except InputErrors:  # a hull that is none, a place in nothing: no answer to compare
             continue
         past = past[:-1] if undo else [*past, setup]
-        kept = evaluated(setup, (), kept, near=data.draw(st.integers(0, 4)) > 0)
+        kept = evaluated(setup, ALONE, kept, near=data.draw(st.integers(0, 4)) > 0)
         require_same(live(kept).model_dump(), cold.model_dump())

@@ -17,7 +17,7 @@ from neat_hull.api.hanging_up import StreamedAnswer, ends_with, hang_up
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.edits import patched_setup
 from neat_hull.editing.putting import placed
-from neat_hull.editing.steps import elsewhere_of, setup_row
+from neat_hull.editing.steps import beside_of, setup_row
 from neat_hull.editing.trial import Trial, TrialPlace
 from neat_hull.errors import NotFoundError
 from neat_hull.model.advice import Advice, ArrangeProgress
@@ -70,7 +70,7 @@ async def advice(
     def ask() -> Asked[Advice]:
         stored = load_setup(db, setup_id)
         tried = body.on(stored.setup)
-        return ASIDE.answers(advising, tried, body.finding, elsewhere_of(stored))
+        return ASIDE.answers(advising, tried, body.finding, beside_of(stored))
 
     asked = await _put(ask, name)
     with ends_with(request, asked):
@@ -96,7 +96,7 @@ async def arrange(
 
     def ask() -> Asked[ArrangeProgress]:
         stored = load_setup(db, setup_id)
-        return ASIDE.answers(arrangements, body.on(stored.setup), elsewhere_of(stored))
+        return ASIDE.answers(arrangements, body.on(stored.setup), beside_of(stored))
 
     asked = await _put(ask, name)
     rounds = _lines(request, asked)

@@ -20,8 +20,10 @@ from neat_hull.api import (
     capsize,
     changes,
     compare,
+    dates,
     findings,
     fixing,
+    float_plan,
     gear,
     glide,
     hold,
@@ -80,6 +82,8 @@ def create_app(
         findings,
         advice,
         compare,
+        dates,
+        float_plan,
         instrument,
     ):
         v1.include_router(part.router)

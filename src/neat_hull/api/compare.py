@@ -5,7 +5,7 @@ from pydantic import Field
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db
-from neat_hull.editing.steps import elsewhere_of
+from neat_hull.editing.steps import beside_of
 from neat_hull.model.base import Model
 from neat_hull.model.comparison import Comparison
 from neat_hull.store.past import setup_at
@@ -34,5 +34,5 @@ def side_by_side(body: Compare, db: Db) -> Comparison:
     for one in body.sides:
         stored, label = setup_at(db, one.setup_id, one.step)
         then = "" if label is None else f", after {label!r}"
-        sides.append((f"{stored.setup.name}{then}", stored.setup, elsewhere_of(stored)))
+        sides.append((f"{stored.setup.name}{then}", stored.setup, beside_of(stored)))
     return compare(sides)

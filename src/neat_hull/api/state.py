@@ -9,7 +9,7 @@ from fastapi import Depends, Request
 from fastapi import Path as PathParam
 from pydantic import BaseModel
 
-from neat_hull.editing.steps import elsewhere_of
+from neat_hull.editing.steps import beside_of
 from neat_hull.model.base import Model
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
@@ -86,7 +86,7 @@ class SetupCache:
     def evaluated(self, stored: StoredSetup, setup: Setup) -> Evaluated:
         """A trial of a stored setup, after the one of it that was evaluated last."""
         before = self._last.get(stored.setup_id)
-        ev = evaluated(setup, elsewhere_of(stored), before, near=True)
+        ev = evaluated(setup, beside_of(stored), before, near=True)
         self._last[stored.setup_id] = ev
         return ev
 
@@ -111,7 +111,7 @@ def state_of(
         undo_label=stored.undo_label,
         redo_label=stored.redo_label,
         setup=stored.setup,
-        figures=live(ev or evaluated(stored.setup, elsewhere_of(stored))),
+        figures=live(ev or evaluated(stored.setup, beside_of(stored))),
         drawing=draw(stored.setup),
         elsewhere=stored.elsewhere,
         left=list(left),

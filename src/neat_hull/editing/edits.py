@@ -122,6 +122,11 @@ def _patched(now: M, edit: Edit, without: frozenset[str] | set[str] = frozenset(
     return _validated(type(now), merged(row, fields), edit.what)
 
 
+def patched(now: M, fields: Mapping[str, JsonValue], what: str) -> M:
+    """What is kept beside setups, with fields put in. Raises InputErrors, by `what`."""
+    return _validated(type(now), merged(now.model_dump(mode="json"), fields), what)
+
+
 def _required(edit: Edit) -> dict[str, JsonValue]:
     if edit.fields is None:
         raise InputError("fields", None, f"are missing: a {edit.what} is not taken off like this")

@@ -8,6 +8,7 @@ from unicodedata import category
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance
 from neat_hull.model.nesting import require_nested
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection
 from neat_hull.store.history import Change, change
@@ -32,7 +33,7 @@ def write_step(
     require_known_limits(stored.setup.judging)
     require_day(stored.setup)
     try:
-        return stored, require_afloat(stored.setup, elsewhere_of(stored))
+        return stored, require_afloat(stored.setup, beside_of(stored))
     except (DoesNotFloat, NoBalance) as trouble:
         raise InputError(field, None, f"with this the boat {trouble}") from trouble
 
@@ -73,6 +74,7 @@ def setup_row(setup_id: int, setup: Setup) -> Change:
     return Change("setup", setup_id, row)
 
 
-def elsewhere_of(stored: StoredSetup) -> list[tuple[int, str]]:
-    """Things that another setup of the day has aboard too, as the core asks for them."""
-    return [(one.thing_id, one.setup) for one in stored.elsewhere]
+def beside_of(stored: StoredSetup) -> Beside:
+    """What the core judges it with that is not its own, on this day."""
+    elsewhere = tuple((one.thing_id, one.setup) for one in stored.elsewhere)
+    return Beside(elsewhere, tuple(stored.dates), date.today().isoformat())

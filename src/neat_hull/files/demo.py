@@ -5,6 +5,7 @@ from importlib.resources import files
 from typing import Any
 
 from neat_hull.model.boat import Boat
+from neat_hull.model.dates import DatedItem
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.judging import Judging
@@ -14,10 +15,25 @@ from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 
 
+def _demo() -> dict[str, Any]:
+    text = files("neat_hull").joinpath("catalog/demo.toml").read_text(encoding="utf-8")
+    return tomllib.loads(text)
+
+
+def demo_dates() -> list[DatedItem]:
+    """What runs out of its gear, by the same ids."""
+    raw = _demo()
+    ids = {row["name"]: n for n, row in enumerate(raw["things"], start=1)}
+    return [
+        DatedItem(**row, thing_id=ids.get(thing))
+        for row in raw["dates"]
+        for thing in (row.pop("thing", None),)
+    ]
+
+
 def demo_setups() -> list[Setup]:
     """Setups that share angler and gear, thing ids the same in each; the first two one boat."""
-    text = files("neat_hull").joinpath("catalog/demo.toml").read_text(encoding="utf-8")
-    raw = tomllib.loads(text)
+    raw = _demo()
     angler = Angler.model_validate(raw["angler"])
     boat, seat = _boat(raw["boat"]), SeatPlace.model_validate(raw["seat"])
     things, ids = {}, {}

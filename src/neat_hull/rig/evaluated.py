@@ -1,12 +1,13 @@
 """One evaluated setup: what it is made of, and every figure of it, each worked out once."""
 
-from collections.abc import Callable, Hashable, Sequence
+from collections.abc import Callable, Hashable
 from functools import cached_property
 from typing import Any, TypeVar, cast
 
 from neat_hull.model.said import plain
 from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
+from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.limits import Table
 from neat_hull.rig.rigging import Rigged, rig
 from neat_hull.rig.whereabouts import whereabouts
@@ -17,9 +18,9 @@ T = TypeVar("T")
 class Evaluated:
     """A setup with all that is computed from it; figures are functions of it, see `once`.
 
-    `table` are the limits it is judged by. elsewhere are things (id) that another setup (name) of
-    the same day has aboard as well. `before` is an evaluation of the setup as it was: figures of
-    things that have not moved since may be taken from there, as long as they come to the same.
+    `table` are the limits it is judged by, `beside` what is not the setup's own. `before` is an
+    evaluation of the setup as it was: figures of things that have not moved since may be taken
+    from there, as long as they come to the same.
     `near` says to look for rest first where the boat lay before: its figures are then equal to 1e-9
     to those worked out from nothing, and without it to the last digit.
     """
@@ -28,11 +29,11 @@ class Evaluated:
         self,
         setup: Setup,
         table: Table,
-        elsewhere: Sequence[tuple[int, str]] = (),
+        beside: Beside = ALONE,
         before: "Evaluated | None" = None,
         near: bool = False,
     ) -> None:
-        self.setup, self.table, self.elsewhere, self.near = setup, table, elsewhere, near
+        self.setup, self.table, self.beside, self.near = setup, table, beside, near
         self.rigged: Rigged = rig(setup, None if before is None else before.rigged)
         self.before = before if before is not None and self._same_frame(before) else None
         self._once: dict[Callable[[Evaluated], Any], Any] = {}

@@ -8,8 +8,10 @@ from sqlite3 import Connection
 
 from neat_hull.errors import NotFoundError
 from neat_hull.model.boat import Boat
+from neat_hull.model.dates import Dated
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
 from neat_hull.model.thing import Thing
+from neat_hull.store.dates import list_dates
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
 from neat_hull.store.rows import put_row, read_row, setup_more
@@ -39,6 +41,7 @@ class StoredSetup:
     redo_label: str | None
     setup: Setup
     elsewhere: list[Elsewhere]
+    dates: list[Dated]
 
 
 @dataclass(frozen=True)
@@ -108,6 +111,7 @@ def load_setup(db: Connection, setup_id: int) -> StoredSetup:
             Elsewhere(r["thing_id"], r["setup_id"], r["name"])
             for r in db.execute(SQL["elsewhere"], key)
         ],
+        dates=list_dates(db),
     )
 
 

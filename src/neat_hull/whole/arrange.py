@@ -7,7 +7,7 @@ small changes leave out the full evaluation tells; so rounds go on, each barred 
 before it, and the best of them by the full evaluation is kept.
 """
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator
 from dataclasses import dataclass
 from math import inf
 from typing import TypeAlias
@@ -19,6 +19,7 @@ from neat_hull.model.advice import Arrangement, ArrangeProgress, Placed
 from neat_hull.model.figures import Figures
 from neat_hull.model.said import Amount, Said, items
 from neat_hull.model.setup import Place, Setup
+from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.reach.limits import zone_steps
@@ -52,14 +53,12 @@ class _Problem:
     rows: list[_Line]
 
 
-def arrangements(
-    setup: Setup, elsewhere: Sequence[tuple[int, str]] = ()
-) -> Iterator[ArrangeProgress]:
+def arrangements(setup: Setup, beside: Beside = ALONE) -> Iterator[ArrangeProgress]:
     """Rounds of an arrangement, each with the best so far; the first is the setup as it is.
 
     Locked things stay. Raises InputErrors for measures that mean nothing.
     """
-    now = evaluated(setup, elsewhere)
+    now = evaluated(setup, beside)
     before = live(now)
     total = _ROUNDS + 1
     yield ArrangeProgress(done=0, total=total, words="measuring every place", best=None)

@@ -9,6 +9,7 @@ from neat_hull.model.figures import Figures
 from neat_hull.model.reach import Aboard
 from neat_hull.model.said import HowKind, Verdict
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import Beside
 from neat_hull.rig.whereabouts import bow_to_stern
 from neat_hull.whole.advice.best import changed
 from neat_hull.whole.drawing import drawing
@@ -23,14 +24,14 @@ class _Column:
     figures: Figures
 
 
-def compare(setups: Sequence[tuple[str, Setup, Sequence[tuple[int, str]]]]) -> Comparison:
+def compare(setups: Sequence[tuple[str, Setup, Beside]]) -> Comparison:
     """The setups by the names they are shown under; the first is what others are held against.
 
-    With each come the things that another setup of its day has aboard too.
+    With each comes what it is judged with that is not its own.
 
     Raises InputErrors for measures that mean nothing.
     """
-    columns = [_Column(setup, evaluate(setup, elsewhere)) for _, setup, elsewhere in setups]
+    columns = [_Column(setup, evaluate(setup, beside)) for _, setup, beside in setups]
     return Comparison(
         sides=[
             _side(name, column, columns[0])

@@ -1,10 +1,10 @@
 """Everything live about a setup, in one answer."""
 
-from collections.abc import Sequence
 from typing import Any
 
 from neat_hull.model.figures import Figures
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
 from neat_hull.whole import registry
@@ -14,17 +14,16 @@ from neat_hull.whole.judge import judge
 
 def evaluated(
     setup: Setup,
-    elsewhere: Sequence[tuple[int, str]] = (),
+    beside: Beside = ALONE,
     before: Evaluated | None = None,
     near: bool = False,
 ) -> Evaluated:
     """A setup ready to be asked for its figures. Raises InputErrors for measures that mean nothing.
 
-    elsewhere are things (id) that another setup (name) of the same day has aboard as well. `before`
-    is an evaluation of the setup as it was, to take from what has not changed; `near` as in
-    `Evaluated`.
+    `beside` is what it is judged with that is not its own. `before` is an evaluation of the setup
+    as it was, to take from what has not changed; `near` as in `Evaluated`.
     """
-    return Evaluated(setup, registry.limits_for(setup.judging), elsewhere, before, near)
+    return Evaluated(setup, registry.limits_for(setup.judging), beside, before, near)
 
 
 def live(ev: Evaluated, judged: bool = True) -> Figures:
@@ -44,15 +43,13 @@ def live(ev: Evaluated, judged: bool = True) -> Figures:
         ev.forget_before()  # whatever comes of it, or each would hold on to all before it
 
 
-def evaluate(
-    setup: Setup, elsewhere: Sequence[tuple[int, str]] = (), judged: bool = True
-) -> Figures:
+def evaluate(setup: Setup, beside: Beside = ALONE, judged: bool = True) -> Figures:
     """Weigh, float, reach and judge, from nothing."""
-    return live(evaluated(setup, elsewhere), judged)
+    return live(evaluated(setup, beside), judged)
 
 
-def require_afloat(setup: Setup, elsewhere: Sequence[tuple[int, str]] = ()) -> Evaluated:
+def require_afloat(setup: Setup, beside: Beside = ALONE) -> Evaluated:
     """Evaluate, and raise DoesNotFloat or NoBalance where the boat cannot carry what is aboard."""
-    ev = evaluated(setup, elsewhere)
+    ev = evaluated(setup, beside)
     at_rest_or_raise(ev)
     return ev

@@ -548,6 +548,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Dated
+         * @description All of them, what is due first.
+         */
+        get: operations["list_dated"];
+        put?: never;
+        /**
+         * Add Dated
+         * @description Keep one more; the setup comes back judged by it.
+         */
+        post: operations["add_dated"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/dates/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Dates Calendar
+         * @description All that are due on some day, for any calendar.
+         */
+        get: operations["dates_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/dates/{dated_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Dated
+         * @description As it now is.
+         */
+        put: operations["change_dated"];
+        post?: never;
+        /**
+         * Drop Dated
+         * @description Gone for good.
+         */
+        delete: operations["drop_dated"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/deck.svg": {
         parameters: {
             query?: never;
@@ -701,6 +769,50 @@ export interface paths {
          * @description The plan of the work, to take to the garage.
          */
         get: operations["work"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/float-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Float Plan
+         * @description As kept, and the page as it prints.
+         */
+        get: operations["float_plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Change Float Plan
+         * @description Keep fields of it, in the newest state. No undo of a setup touches it.
+         */
+        patch: operations["change_float_plan"];
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/float-plan/float-plan.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Float Plan Text
+         * @description The page as a file.
+         */
+        get: operations["float_plan_text"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2848,6 +2960,92 @@ export interface components {
             on_min: number;
         };
         /**
+         * DateRow
+         * @description A date as a list shows it: due_on where it is known, days left until then, negative when
+         *     past, and what that means.
+         */
+        DateRow: {
+            /** Aboard */
+            aboard: boolean;
+            dated: components["schemas"]["Dated"];
+            /** Days Left */
+            days_left: number | null;
+            /** Due On */
+            due_on: string | null;
+            /** Thing */
+            thing: string | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
+         * Dated
+         * @description As kept: uid names it in a calendar, sequence counts its changes.
+         */
+        Dated: {
+            /** Dated Id */
+            dated_id: number;
+            /** Due */
+            due?: string | null;
+            /** Every Months */
+            every_months?: number | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "flare" | "inflator" | "inflator cartridge" | "first aid" | "beacon battery" | "beacon registration" | "radio charge" | "light charge" | "vest float test" | "suit seals" | "webbing" | "other";
+            /** Last Done */
+            last_done?: string | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Sequence */
+            sequence: number;
+            /** Thing Id */
+            thing_id?: number | null;
+            /** Uid */
+            uid: string;
+        };
+        /**
+         * DatedItem
+         * @description Something with a date: of a thing, or null for what is none. due is what is printed on it;
+         *     without one it comes every so many months from when it was last done.
+         */
+        DatedItem: {
+            /** Due */
+            due?: string | null;
+            /** Every Months */
+            every_months?: number | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "flare" | "inflator" | "inflator cartridge" | "first aid" | "beacon battery" | "beacon registration" | "radio charge" | "light charge" | "vest float test" | "suit seals" | "webbing" | "other";
+            /** Last Done */
+            last_done?: string | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Thing Id */
+            thing_id?: number | null;
+        };
+        /**
+         * Dates
+         * @description All of them, what is due first; on is the day they are held against.
+         */
+        Dates: {
+            /** On */
+            on: string;
+            /** Rows */
+            rows: components["schemas"]["DateRow"][];
+        };
+        /**
          * DayChart
          * @description The day hour by hour; `at_h` are the hours of every line.
          */
@@ -3853,6 +4051,79 @@ export interface components {
             freeboard_m: number;
             /** X M */
             x_m: number;
+        };
+        /**
+         * FloatPlan
+         * @description In the words of who goes: call_at is when to call, whom is who and the number.
+         */
+        FloatPlan: {
+            /** Back At */
+            back_at?: string | null;
+            /** Call At */
+            call_at?: string | null;
+            /**
+             * Car
+             * @default
+             */
+            car: string;
+            /**
+             * Launch
+             * @default
+             */
+            launch: string;
+            /**
+             * Looks
+             * @default
+             */
+            looks: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Out At */
+            out_at?: string | null;
+            /**
+             * Route
+             * @default
+             */
+            route: string;
+            /**
+             * Water
+             * @default
+             */
+            water: string;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Whom
+             * @default
+             */
+            whom: string;
+        };
+        /**
+         * FloatPlanChange
+         * @description Fields that were changed; the others stay as they are by now.
+         */
+        FloatPlanChange: {
+            /** Fields */
+            fields: {
+                [key: string]: components["schemas"]["JsonValue"];
+            };
+        };
+        /**
+         * FloatPlanPage
+         * @description The plan as kept, the whole page as text, and what is still missing of it.
+         */
+        FloatPlanPage: {
+            /** Missing */
+            missing: string[];
+            plan: components["schemas"]["FloatPlan"];
+            /** Text */
+            text: string;
         };
         /**
          * FloatTest
@@ -9851,6 +10122,261 @@ export interface operations {
             };
         };
     };
+    list_dated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dates"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_dated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DatedItem"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dates_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_dated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                dated_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DatedItem"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_dated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                dated_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     deck_plan: {
         parameters: {
             query?: never;
@@ -10213,6 +10739,157 @@ export interface operations {
                 units?: "metric" | "imperial";
                 paper?: "a4" | "letter";
             };
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    float_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloatPlanPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_float_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FloatPlanChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloatPlanPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    float_plan_text: {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
                 setup_id: number;

@@ -296,6 +296,46 @@ export const CHOICES = {
       "roll top"
     ]
   },
+  "DateRow": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
+  "Dated": {
+    "kind": [
+      "flare",
+      "inflator",
+      "inflator cartridge",
+      "first aid",
+      "beacon battery",
+      "beacon registration",
+      "radio charge",
+      "light charge",
+      "vest float test",
+      "suit seals",
+      "webbing",
+      "other"
+    ]
+  },
+  "DatedItem": {
+    "kind": [
+      "flare",
+      "inflator",
+      "inflator cartridge",
+      "first aid",
+      "beacon battery",
+      "beacon registration",
+      "radio charge",
+      "light charge",
+      "vest float test",
+      "suit seals",
+      "webbing",
+      "other"
+    ]
+  },
   "Demand": {
     "verdict": [
       "fine",
@@ -1339,6 +1379,12 @@ export const USUAL = {
   "Container": {
     "opens": "open"
   },
+  "Dated": {
+    "note": ""
+  },
+  "DatedItem": {
+    "note": ""
+  },
   "DemandNumbers": {
     "side": "port",
     "lean_deg": 25.0,
@@ -1422,6 +1468,16 @@ export const USUAL = {
   },
   "Flag": {
     "size_m": 0.3
+  },
+  "FloatPlan": {
+    "who": "",
+    "looks": "",
+    "water": "",
+    "launch": "",
+    "car": "",
+    "route": "",
+    "whom": "",
+    "note": ""
   },
   "FloatTest": {
     "low_down": false

@@ -98,7 +98,7 @@ def _moved_over(setup: Setup, other: int, critical: list[int]) -> Setup:
 
 
 def _supply(ev: Evaluated, name: str, words: str, setup: Setup, critical: list[int]) -> Supply:
-    tried = Evaluated(setup, ev.table, ev.elsewhere, ev)
+    tried = Evaluated(setup, ev.table, ev.beside, ev)
     try:
         figures, rest = tried.once(power), at_rest(tried)
     except NeatHullError:

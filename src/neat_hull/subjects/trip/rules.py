@@ -10,7 +10,7 @@ from neat_hull.rig.rules import Found, rule
 @rule("in-two-setups", topic="trip", many="{} items: also packed in another setup that day")
 def in_two_setups(ev: Evaluated) -> Iterable[Found]:
     """The same single thing is aboard in another setup of the same day."""
-    for thing_id, other in ev.elsewhere:
+    for thing_id, other in ev.beside.elsewhere:
         if thing_id in ev.setup.places:
             yield Found(
                 "watch",

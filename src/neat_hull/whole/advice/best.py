@@ -12,6 +12,7 @@ from neat_hull.model.findings import Finding
 from neat_hull.model.nesting import require_nested
 from neat_hull.model.said import Said, Verdict
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, WEIGHT
 from neat_hull.rig.subject import Tries
@@ -29,14 +30,12 @@ _WORK = -1000.0  # what was thought of for a finding is tried before what may ha
 _LOWER = 0.2  # a badness less by this share is worth a move that does not end a finding
 
 
-def advise(
-    setup: Setup, key: str | None = None, elsewhere: Sequence[tuple[int, str]] = ()
-) -> Advice:
+def advise(setup: Setup, key: str | None = None, beside: Beside = ALONE) -> Advice:
     """The three best moves; for the finding of that key, or for the whole boat.
 
     None of them adds a finding as bad as the one it clears. Raises InputError for an unknown key.
     """
-    search = _Search(evaluated(setup, elsewhere))
+    search = _Search(evaluated(setup, beside))
     if key is None:
         search.for_the_whole_boat()
     else:
@@ -49,11 +48,9 @@ def advise(
     )
 
 
-def advising(
-    setup: Setup, key: str | None = None, elsewhere: Sequence[tuple[int, str]] = ()
-) -> Iterator[Advice]:
+def advising(setup: Setup, key: str | None = None, beside: Beside = ALONE) -> Iterator[Advice]:
     """`advise`, as a question with one answer."""
-    yield advise(setup, key, elsewhere)
+    yield advise(setup, key, beside)
 
 
 class _Search:
@@ -149,7 +146,7 @@ def proved(now: Evaluated, move: Move) -> Figures | None:
     tried = move.on(now.setup)
     try:
         require_nested(tried)
-        return live(evaluated(tried, now.elsewhere, now))
+        return live(evaluated(tried, now.beside, now))
     except NeatHullError:
         return None
 

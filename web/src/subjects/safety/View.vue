@@ -15,6 +15,7 @@ import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import { useSliding } from '@/setup/useSliding'
+import DatesPanel from './DatesPanel.vue'
 import FloatsForm from './FloatsForm.vue'
 import FullBoat from './FullBoat.vue'
 import LeashTable from './LeashTable.vue'
@@ -26,7 +27,7 @@ import SeenCard from './SeenCard.vue'
 const store = useSetup()
 const look = useLook()
 const figure = ref<HowFigure | null>(null)
-const shown = ref<'lines' | 'over' | 'full' | 'seen'>('lines')
+const shown = ref<'lines' | 'over' | 'full' | 'seen' | 'dates'>('lines')
 
 const { sliding, setup, trial, tryOut, taken } = useSliding()
 const plan = computed<SafetyPlan | null>(() => setup.value?.safety ?? null)
@@ -91,6 +92,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
           ['over', 'Upside down'],
           ['full', 'Full of water'],
           ['seen', 'Who sees you'],
+          ['dates', 'Dates'],
         ]"
       />
       <div v-if="full.answer.value && width > 0" class="card pad gap">
@@ -167,6 +169,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
             </template>
           </dl>
         </template>
+        <DatesPanel v-else-if="shown === 'dates'" />
         <SeenCard
           v-else
           :seen="store.figures.seen"

@@ -1,0 +1,80 @@
+"""What runs out, held against the trip of a setup; and as a calendar file."""
+
+from datetime import UTC, date, datetime
+from typing import Annotated
+
+from fastapi import APIRouter, Response
+from fastapi import Path as PathParam
+
+from neat_hull.api.answers import Written
+from neat_hull.api.state import Db, SetupId, SetupState, state_of
+from neat_hull.editing.steps import beside_of
+from neat_hull.errors import InputError
+from neat_hull.files.calendar import write_calendar
+from neat_hull.model.dates import DatedItem, Dates
+from neat_hull.store.connect import Connection, transaction
+from neat_hull.store.dates import add_date, change_date, drop_date
+from neat_hull.store.setups import load_setup, tick
+from neat_hull.subjects.dates.full import dates
+from neat_hull.whole.evaluate import evaluated
+
+DatedId = Annotated[int, PathParam(ge=1, le=2**62)]
+router = APIRouter(prefix="/setups/{setup_id}/dates", tags=["dates"], route_class=Written)
+
+
+@router.get("")
+def list_dated(setup_id: SetupId, db: Db) -> Dates:
+    """All of them, what is due first."""
+    stored = load_setup(db, setup_id)
+    return dates(evaluated(stored.setup, beside_of(stored)))
+
+
+@router.post("", status_code=201)
+def add_dated(setup_id: SetupId, body: DatedItem, db: Db) -> SetupState:
+    """Keep one more; the setup comes back judged by it."""
+    _require_days(body)
+    with transaction(db):
+        add_date(db, body)
+        return _judged(db, setup_id)
+
+
+@router.put("/{dated_id}")
+def change_dated(setup_id: SetupId, dated_id: DatedId, body: DatedItem, db: Db) -> SetupState:
+    """As it now is."""
+    _require_days(body)
+    with transaction(db):
+        change_date(db, dated_id, body)
+        return _judged(db, setup_id)
+
+
+@router.delete("/{dated_id}")
+def drop_dated(setup_id: SetupId, dated_id: DatedId, db: Db) -> SetupState:
+    """Gone for good."""
+    with transaction(db):
+        drop_date(db, dated_id)
+        return _judged(db, setup_id)
+
+
+@router.get("/calendar.ics")
+def dates_calendar(setup_id: SetupId, db: Db) -> Response:
+    """All that are due on some day, for any calendar."""
+    return Response(
+        write_calendar(list_dated(setup_id, db).rows, datetime.now(UTC)),
+        media_type="text/calendar; charset=utf-8",
+        headers={"content-disposition": 'attachment; filename="dates.ics"'},
+    )
+
+
+def _judged(db: Connection, setup_id: int) -> SetupState:
+    tick(db)
+    return state_of(load_setup(db, setup_id))
+
+
+def _require_days(item: DatedItem) -> None:
+    for name in ("due", "last_done"):
+        day = getattr(item, name)
+        if day is not None:
+            try:
+                date.fromisoformat(day)
+            except ValueError as error:
+                raise InputError(name, day, f"{day} is no day of the calendar") from error

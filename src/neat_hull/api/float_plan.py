@@ -1,0 +1,57 @@
+"""The page to leave with a person: kept here, printed or saved by the user, sent by nobody."""
+
+from fastapi import APIRouter, Response
+from pydantic import JsonValue
+
+from neat_hull.api.answers import Written
+from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.edits import patched
+from neat_hull.files.float_plan import missing, write_float_plan
+from neat_hull.model.base import Model
+from neat_hull.model.float_plan import FloatPlan, FloatPlanPage
+from neat_hull.store.connect import Connection, transaction
+from neat_hull.store.float_plans import keep_float_plan, load_float_plan
+from neat_hull.store.setups import load_setup
+from neat_hull.subjects.sight.aboard import shown_and_heard
+from neat_hull.whole.evaluate import evaluated
+
+router = APIRouter(prefix="/setups/{setup_id}/float-plan", tags=["float plan"], route_class=Written)
+
+
+class FloatPlanChange(Model):
+    """Fields that were changed; the others stay as they are by now."""
+
+    fields: dict[str, JsonValue]
+
+
+@router.get("")
+def float_plan(setup_id: SetupId, db: Db) -> FloatPlanPage:
+    """As kept, and the page as it prints."""
+    return _page(db, setup_id, load_float_plan(db, setup_id))
+
+
+@router.patch("")
+def change_float_plan(setup_id: SetupId, body: FloatPlanChange, db: Db) -> FloatPlanPage:
+    """Keep fields of it, in the newest state. No undo of a setup touches it."""
+    with transaction(db):
+        plan = patched(load_float_plan(db, setup_id), body.fields, "float_plan")
+        page = _page(db, setup_id, plan)
+        keep_float_plan(db, setup_id, plan)
+    return page
+
+
+@router.get("/float-plan.txt")
+def float_plan_text(setup_id: SetupId, db: Db) -> Response:
+    """The page as a file."""
+    return Response(
+        float_plan(setup_id, db).text,
+        media_type="text/plain; charset=utf-8",
+        headers={"content-disposition": 'attachment; filename="float-plan.txt"'},
+    )
+
+
+def _page(db: Connection, setup_id: int, plan: FloatPlan) -> FloatPlanPage:
+    setup = load_setup(db, setup_id).setup
+    things = shown_and_heard(evaluated(setup))
+    text = write_float_plan(plan, boat=setup.boat.name, day=setup.day, things=things)
+    return FloatPlanPage(plan=plan, text=text, missing=missing(plan))

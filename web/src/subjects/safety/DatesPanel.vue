@@ -1,0 +1,238 @@
+<script setup lang="ts">
+/** What runs out, or wants service, against the day of the trip; and as a calendar file. */
+import { computed, reactive, ref } from 'vue'
+import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { CHOICES } from '@/api/words'
+import { pick, typed } from '@/kit/heard'
+import VerdictMark from '@/kit/VerdictMark.vue'
+import { usePage } from '@/setup/usePage'
+import { useSetup } from '@/setup/useSetup'
+
+type Item = Schemas['DatedItem']
+type Row = Schemas['DateRow']
+
+const store = useSetup()
+const changes = ref(0)
+const trouble = ref('')
+const page = usePage<Schemas['Dates']>(
+  (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
+  () => changes.value,
+)
+const usual = (): Item => ({
+  thing_id: null,
+  kind: 'flare',
+  due: null,
+  every_months: null,
+  last_done: null,
+  note: '',
+})
+const next = reactive(usual())
+const things = computed(() =>
+  Object.entries(store.things)
+    .map(([id, thing]) => [Number(id), thing.name] as const)
+    .sort((a, b) => a[1].localeCompare(b[1])),
+)
+const setup_id = computed(() => store.kept!.setup_id)
+const calendar = computed(() => `/api/v1/setups/${setup_id.value}/dates/calendar.ics`)
+
+/** What was typed stays where it is until it is kept. */
+async function kept(change: () => Promise<unknown>): Promise<boolean> {
+  try {
+    await change()
+  } catch (error) {
+    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    trouble.value = error.message
+    return false
+  }
+  trouble.value = ''
+  changes.value += 1
+  await store.open(setup_id.value)
+  return true
+}
+async function add(): Promise<void> {
+  const params = { path: { setup_id: setup_id.value } }
+  const done = await kept(() =>
+    ask(api.POST('/api/v1/setups/{setup_id}/dates', { params, body: { ...next } })),
+  )
+  if (done) Object.assign(next, usual())
+}
+const pathOf = (row: Row) => ({
+  path: { setup_id: setup_id.value, dated_id: row.dated.dated_id },
+})
+function change(row: Row, fields: Partial<Item>): Promise<boolean> {
+  const { thing_id, kind, due, every_months, last_done, note } = row.dated
+  const body = { thing_id, kind, due, every_months, last_done, note, ...fields }
+  return kept(() =>
+    ask(api.PUT('/api/v1/setups/{setup_id}/dates/{dated_id}', { params: pathOf(row), body })),
+  )
+}
+const drop = (row: Row) =>
+  kept(() => ask(api.DELETE('/api/v1/setups/{setup_id}/dates/{dated_id}', { params: pathOf(row) })))
+const days = (row: Row) =>
+  row.days_left == null
+    ? 'no date yet'
+    : row.days_left < 0
+      ? `${-row.days_left} days past`
+      : `in ${row.days_left} days`
+const day = (event: Event) => pick(event) || null
+</script>
+
+<template>
+  <div class="dates">
+    <p v-if="page.trouble.value || trouble" class="stop" role="alert">
+      {{ page.trouble.value || trouble }}
+    </p>
+    <table v-if="page.answer.value" data-testid="dates">
+      <caption>
+        Against
+        {{
+          page.answer.value.on
+        }}{{
+          store.kept?.setup.day ? ', the day of the trip' : ', today: the trip has no day yet'
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">Printed on it</th>
+          <th scope="col">Last done</th>
+          <th scope="col">Due</th>
+          <th></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in page.answer.value.rows" :key="row.dated.dated_id">
+          <th scope="row">
+            {{ row.thing ?? 'The boat' }}: {{ row.dated.kind }}
+            <span v-if="!row.aboard" class="soft">ashore</span>
+            <span v-if="row.dated.note" class="soft">{{ row.dated.note }}</span>
+          </th>
+          <td>
+            <input
+              type="date"
+              :value="row.dated.due"
+              :aria-label="`Date printed on ${row.thing ?? 'the boat'}, ${row.dated.kind}`"
+              @change="change(row, { due: day($event) })"
+            />
+          </td>
+          <td>
+            <input
+              type="date"
+              :value="row.dated.last_done"
+              :aria-label="`${row.thing ?? 'The boat'}, ${row.dated.kind}, last done`"
+              @change="change(row, { last_done: day($event) })"
+            />
+          </td>
+          <td>
+            <VerdictMark :verdict="row.verdict" bare /> {{ row.due_on ?? '' }}
+            <span class="soft">{{ days(row) }}</span>
+          </td>
+          <td><button type="button" class="small" @click="drop(row)">delete</button></td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="page.answer.value && !page.answer.value.rows.length" class="soft">
+      No dates yet. Turn things over and put down what is printed on them: flares, the cartridge of
+      a vest, the first-aid kit.
+    </p>
+    <form class="new" aria-label="A new date" @submit.prevent="add">
+      <select
+        aria-label="Of"
+        data-testid="date-thing"
+        :value="next.thing_id ?? ''"
+        @change="next.thing_id = pick($event) ? Number(pick($event)) : null"
+      >
+        <option value="">the boat</option>
+        <option v-for="[id, name] in things" :key="id" :value="id">{{ name }}</option>
+      </select>
+      <select
+        aria-label="Kind"
+        data-testid="date-kind"
+        :value="next.kind"
+        @change="next.kind = pick($event) as Item['kind']"
+      >
+        <option v-for="kind in CHOICES.DatedItem.kind" :key="kind">{{ kind }}</option>
+      </select>
+      <label
+        >printed
+        <input
+          type="date"
+          data-testid="date-due"
+          :value="next.due"
+          @change="next.due = day($event)"
+      /></label>
+      <label
+        >last done
+        <input type="date" :value="next.last_done" @change="next.last_done = day($event)"
+      /></label>
+      <label
+        >every
+        <input
+          type="number"
+          min="1"
+          max="240"
+          :value="next.every_months"
+          @change="next.every_months = typed($event)"
+        />
+        months</label
+      >
+      <input
+        type="text"
+        maxlength="200"
+        aria-label="Note"
+        placeholder="note"
+        :value="next.note"
+        @change="next.note = pick($event)"
+      />
+      <button type="submit" data-testid="add-date">Add</button>
+    </form>
+    <p class="soft">
+      <a :href="calendar" download="dates.ics" data-testid="calendar">Save as a calendar file</a>
+      that calls a month ahead. What is printed on it, its maker's book and the law go before this
+      list.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 12px;
+}
+caption {
+  padding-bottom: 4px;
+  color: var(--soft);
+  text-align: left;
+}
+th,
+td {
+  padding: 3px 5px;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  color: var(--soft);
+}
+.new {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+  margin: 10px 0 6px;
+  font-size: 12px;
+}
+input,
+select {
+  height: 26px;
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+}
+input[type='number'] {
+  width: 52px;
+}
+</style>
