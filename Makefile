@@ -93,6 +93,8 @@ bench: install build chromium
 	@$(BIN)/python -m benchmarks.judgement
 	@$(BIN)/python -m benchmarks.hydrostatics
 	@$(BIN)/python -m benchmarks.power
+	@$(BIN)/python -m benchmarks.glide
+	@$(BIN)/python -m benchmarks.capsize
 	@$(BIN)/python -m benchmarks.drag
 
 # Fresh pictures for the README, from the demo data.

@@ -8,6 +8,7 @@ from tests.piles import packed, spread
 
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import ALONE
 from neat_hull.whole.evaluate import evaluate, evaluated, live
 
 ROUNDS = 150
@@ -28,7 +29,7 @@ def dragged_ms(setup: Setup, thing_id: int, kept: bool, rounds: int = ROUNDS) ->
     for n in range(rounds):
         trial = moved(setup, thing_id, 0.2 * np.sin(n / 12))
         start = time.perf_counter()
-        now = evaluated(trial, (), before if kept else None, near=kept)
+        now = evaluated(trial, ALONE, before if kept else None, near=kept)
         live(now)
         taken.append(1000 * (time.perf_counter() - start))
         before = now

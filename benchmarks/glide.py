@@ -15,6 +15,7 @@ from neat_hull.physics.resistance.wave_grid import COARSE, QUICK, WaveGrid
 from neat_hull.physics.resistance.waves import waves_n
 from neat_hull.physics.resistance.wet_body import Plane, wet_body
 from neat_hull.rig import aboard
+from neat_hull.rig.beside import ALONE
 from neat_hull.rig.drag.figures import bare_drag, full_drag
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.glide.figures import glide
@@ -76,7 +77,7 @@ def dragged(setup: Setup, thing_id: int) -> tuple[Times, Times, Times]:
     live(before)
     parts: tuple[list[float], list[float], list[float]] = [], [], []
     for n in range(_TIMES):
-        now = evaluated(moved(setup, thing_id, 0.2 * np.sin(n / 12)), (), before, near=True)
+        now = evaluated(moved(setup, thing_id, 0.2 * np.sin(n / 12)), ALONE, before, near=True)
         at_rest(now)
         now.once(aboard.rows)
         for taken, figures in zip(parts, ((full_drag, bare_drag), (glide,), (hold,)), strict=True):

@@ -17,6 +17,7 @@ SCREENS = [
     "reach",
     "glide",
     "hold",
+    "safety",
     "power",
     "sonar",
     "fixing",

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 from neat_hull.model.float_plan import FloatPlan
 
-_WIDE = 24
+_WIDE = 26
 
 
 def missing(plan: FloatPlan) -> list[str]:

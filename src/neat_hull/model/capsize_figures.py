@@ -59,9 +59,10 @@ class LineRow(Answer):
 
 
 class SchoolRow(Answer):
-    """One way to tie things, and what it comes to."""
+    """One way to tie things, and what it comes to; tied by thing."""
 
     way: Way
+    tied: list[int]
     lost: list[int]
     adrift: list[int]
     lost_price: float

@@ -9,6 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from neat_hull.model.base import Model
+from neat_hull.model.keyed import Key, Taken
 
 LineKind = Literal["coil", "cord", "clip", "bungee"]
 HullMaterial = Literal["polyethylene", "glass laminate", "thermoformed sheet", "wood"]
@@ -63,7 +64,7 @@ class SafetyPlan(Model):
     lies across to the other side. few_price: who wants few lines still ties what costs as much.
     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest."""
 
-    leashes: dict[int, Leash] = Field(default={}, max_length=10000)
+    leashes: Annotated[dict[Key, Leash], Taken] = Field(default={}, max_length=1000)
     hull_material: HullMaterial = "polyethylene"
     dry: list[DryPart] = Field(default=[], max_length=12)
     flotation: list[Flotation] | None = Field(default=None, max_length=60)

@@ -6859,7 +6859,7 @@ export interface components {
         };
         /**
          * SchoolRow
-         * @description One way to tie things, and what it comes to.
+         * @description One way to tie things, and what it comes to; tied by thing.
          */
         SchoolRow: {
             /** Adrift */
@@ -6876,6 +6876,8 @@ export interface components {
             lost: number[];
             /** Lost Price */
             lost_price: number;
+            /** Tied */
+            tied: number[];
             /** Unpriced */
             unpriced: number[];
             /**

@@ -104,6 +104,7 @@ def _school(of: Upset, way: Way, things: Sequence[CaseThing]) -> SchoolRow:
     found = school(of, things)
     return SchoolRow(
         way=way,
+        tied=ids([name for name, _, _ in tied(things)]),
         lost=ids(found.lost),
         adrift=ids(found.adrift),
         lost_price=found.lost_price,

@@ -6,7 +6,9 @@ import type { FullCapsize } from '@/api/client'
 const props = defineProps<{
   schools: FullCapsize['schools']
   nameOf: (id: number | null) => string
+  busy: boolean
 }>()
+const emit = defineEmits<{ take: [tied: number[]] }>()
 
 type School = FullCapsize['schools'][number]
 const listed = (ids: number[]) => ids.map(props.nameOf).join(', ')
@@ -40,7 +42,19 @@ const rows = computed(() => {
     <thead>
       <tr>
         <th></th>
-        <th v-for="one in schools" :key="one.way" scope="col">{{ one.way }}</th>
+        <th v-for="one in schools" :key="one.way" scope="col">
+          {{ one.way }}
+          <button
+            v-if="one.way !== 'as it is'"
+            type="button"
+            class="small"
+            :disabled="busy"
+            :aria-label="`Do it: ${one.way}`"
+            @click="emit('take', one.tied)"
+          >
+            do it
+          </button>
+        </th>
       </tr>
     </thead>
     <tbody>

@@ -17,6 +17,7 @@ import { useSetup } from '@/setup/useSetup'
 import { useSliding } from '@/setup/useSliding'
 import DatesPanel from './DatesPanel.vue'
 import FloatsForm from './FloatsForm.vue'
+import FloatPlanPanel from './FloatPlanPanel.vue'
 import FullBoat from './FullBoat.vue'
 import LeashTable from './LeashTable.vue'
 import LinesPlan from './LinesPlan.vue'
@@ -27,7 +28,7 @@ import SeenCard from './SeenCard.vue'
 const store = useSetup()
 const look = useLook()
 const figure = ref<HowFigure | null>(null)
-const shown = ref<'lines' | 'over' | 'full' | 'seen' | 'dates'>('lines')
+const shown = ref<'lines' | 'over' | 'full' | 'seen' | 'dates' | 'plan'>('lines')
 
 const { sliding, setup, trial, tryOut, taken } = useSliding()
 const plan = computed<SafetyPlan | null>(() => setup.value?.safety ?? null)
@@ -55,9 +56,22 @@ const hands = computed(() => {
 const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const length = (m: number | null | undefined) =>
   m == null ? '—' : show(m, 'length', look.units, 0)
-function tie(id: number, leashed: boolean): void {
-  const before = store.things[String(id)]!
-  void store.putThing(id, { ...before, fixing: { ...before.fixing, leashed } }, before)
+/** Things put on a line, or taken off it, as one step. */
+function tieAll(rows: [id: number, leashed: boolean][]): void {
+  const changed = rows.flatMap(([id, leashed]) => {
+    const before = store.things[String(id)]!
+    const after = { ...before, fixing: { ...before.fixing, leashed } }
+    return before.fixing.leashed === leashed ? [] : [[id, before, after] as const]
+  })
+  void store.editThings(changed.map(([id, before, after]) => [id, before, after]))
+}
+/** Of what is loose or on a line, these alone are tied. */
+function tieAlone(ids: number[]): void {
+  const fates = full.answer.value?.fates ?? []
+  const held = fates.filter(
+    (row) => row.load_kg != null || !['stays', 'with you'].includes(row.fate),
+  )
+  tieAll(held.map((row) => [row.thing_id, ids.includes(row.thing_id)]))
 }
 
 const left = useTemplateRef<HTMLElement>('left')
@@ -93,6 +107,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
           ['full', 'Full of water'],
           ['seen', 'Who sees you'],
           ['dates', 'Dates'],
+          ['plan', 'Float plan'],
         ]"
       />
       <div v-if="full.answer.value && width > 0" class="card pad gap">
@@ -109,7 +124,12 @@ const wide = computed(() => Math.max(300, width.value - 26))
             A ring is as far as a line reaches from where it is fixed; broken, it comes to your legs
             or to what turns.
           </p>
-          <SchoolsTable :schools="full.answer.value.schools" :name-of="nameOf" />
+          <SchoolsTable
+            :schools="full.answer.value.schools"
+            :name-of="nameOf"
+            :busy="full.busy.value || store.saving > 0"
+            @take="tieAlone"
+          />
         </template>
         <OverColumn
           v-else-if="shown === 'over'"
@@ -170,6 +190,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
           </dl>
         </template>
         <DatesPanel v-else-if="shown === 'dates'" />
+        <FloatPlanPanel v-else-if="shown === 'plan'" />
         <SeenCard
           v-else
           :seen="store.figures.seen"
@@ -196,7 +217,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
           :things="store.things"
           :units="look.units"
           @take="take"
-          @tie="tie"
+          @tie="(id, leashed) => tieAll([[id, leashed]])"
         />
       </div>
       <FloatsForm

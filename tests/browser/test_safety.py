@@ -1,0 +1,137 @@
+"""Safety as a person walks it: lines tied and cut, foam, a light blocked, a flare past its date,
+and the page to leave with somebody."""
+
+from pathlib import Path
+
+from icalendar import Calendar
+from playwright.sync_api import Page, expect
+from tests.browser.test_bench import aboard, shelf
+from tests.browser.test_fixing import saved
+from tests.browser.test_glide import figure
+from tests.servers import Server
+
+SPARE_ROD, PADDLE = 10, 17
+
+
+def safety(page: Page, server: Server, part: str = "") -> None:
+    """The screen, and one of its parts."""
+    page.goto(f"{server.url}/safety")
+    expect(page.get_by_test_id("schools")).to_be_visible()
+    if part:
+        page.get_by_text(part, exact=True).click()
+
+
+def test_everything_tied_loses_nothing_and_tangles_and_few_lines_lose_a_little(
+    bench: Page, server: Server
+) -> None:
+    bench.get_by_role("link", name="Afloat").click()
+    bench.get_by_role("link", name="Safety").click()
+    expect(bench.get_by_test_id("schools")).to_be_visible()
+    price, lines = figure(bench, "lost-price"), figure(bench, "in-legs")
+    bench.get_by_role("button", name="Do it: tie everything").click()
+    expect(bench.get_by_test_id("lost")).to_have_text("0")
+    saved(bench)
+    assert figure(bench, "in-legs") > lines
+    expect(bench.get_by_role("img", name="lines with how far")).to_be_visible()
+    bench.get_by_role("button", name="Do it: few lines").click()
+    expect(bench.get_by_test_id("lost")).not_to_have_text("0")
+    saved(bench)
+    assert 0 < figure(bench, "lost-price") < price
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("lost")).to_have_text("0")
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("lost-price")).to_have_text(f"{price:g}")
+
+
+def test_a_shorter_line_leaves_the_legs_alone(bench: Page, server: Server) -> None:
+    safety(bench, server)
+    lines = figure(bench, "in-legs")
+    length = bench.get_by_test_id(f"leash-{PADDLE}")
+    length.fill("10")
+    length.press("Enter")
+    expect(bench.get_by_test_id("in-legs")).to_have_text(f"{lines - 1:g}")
+    bench.reload()
+    expect(bench.get_by_test_id("in-legs")).to_have_text(f"{lines - 1:g}")
+
+
+def test_foam_lifts_the_full_boat_and_a_spare_plug_ends_its_finding(
+    bench: Page, server: Server
+) -> None:
+    safety(bench, server, "Full of water")
+    before = figure(bench, "reserve")
+    bench.get_by_test_id("add-foam").click()
+    expect(bench.get_by_test_id("reserve")).to_contain_text("kg")
+    saved(bench)
+    expect(bench.get_by_text("Full of water it floats")).to_have_count(0)
+    expect(bench.get_by_test_id("reserve")).not_to_contain_text(f"{before:.1f}")
+    assert figure(bench, "reserve") > before
+    bench.get_by_text("What floats it when full").click()
+    expect(bench.get_by_test_id("how-rows")).to_contain_text("walls of the hull")
+    bench.keyboard.press("Escape")
+    expect(bench.get_by_text("No spare drain plug")).to_be_visible()
+    bench.get_by_test_id("spare-plug").check()
+    expect(bench.get_by_text("No spare drain plug")).to_have_count(0)
+
+
+def test_a_rod_before_the_light_is_named_and_ashore_it_blocks_nothing(
+    bench: Page, server: Server
+) -> None:
+    safety(bench, server, "Who sees you")
+    ring = bench.get_by_role("img", name="Bearings from which the light shows")
+    expect(ring).to_contain_text("Spare rod")
+    assert figure(bench, "blocked") > 0
+    bench.get_by_role("link", name="Bench").click()
+    aboard(bench, SPARE_ROD).click()
+    bench.keyboard.press("a")
+    expect(shelf(bench, SPARE_ROD)).to_be_visible()
+    saved(bench)
+    safety(bench, server, "Who sees you")
+    expect(bench.get_by_test_id("blocked")).to_have_text("0°")
+    expect(ring).not_to_contain_text("Spare rod")
+
+
+def test_a_flare_past_its_date_stops_the_trip_and_the_calendar_is_saved(
+    bench: Page, server: Server, tmp_path: Path
+) -> None:
+    safety(bench, server, "Dates")
+    bench.get_by_test_id("date-kind").select_option("flare")
+    bench.get_by_test_id("date-due").fill("2024-05-01")
+    bench.get_by_test_id("add-date").click()
+    expect(bench.get_by_role("row", name="The boat: flare")).to_be_visible()
+    told = bench.get_by_role("listitem").filter(has_text="flare: out of date")
+    expect(told).to_contain_text("No-go")
+    with bench.expect_download() as download:
+        bench.get_by_test_id("calendar").click()
+    file = tmp_path / "dates.ics"
+    download.value.save_as(file)
+    events = Calendar.from_ical(file.read_bytes()).walk("VEVENT")
+    assert {str(event["SUMMARY"]) for event in events} >= {"flare", "PFD: vest float test"}
+    printed = bench.get_by_label("Date printed on the boat, flare")
+    printed.fill("2090-05-01")
+    printed.blur()
+    expect(told).to_have_count(0)
+
+
+def test_a_float_plan_is_kept_printed_alone_and_saved(
+    bench: Page, server: Server, tmp_path: Path
+) -> None:
+    safety(bench, server, "Float plan")
+    bench.get_by_test_id("plan-who").fill("Ilda Renn")
+    bench.get_by_test_id("plan-call_at").fill("21:30")
+    bench.get_by_test_id("plan-whom").fill("Ola, then the coast guard")
+    bench.get_by_test_id("plan-whom").blur()
+    page = bench.get_by_test_id("plan-page")
+    expect(page).to_contain_text("CALL WHEN NOT BACK BY 21:30")
+    expect(page).to_contain_text("Ola, then the coast guard")
+    bench.emulate_media(media="print")
+    expect(page).to_be_visible()
+    expect(bench.get_by_test_id("plan-who")).to_be_hidden()
+    expect(bench.get_by_test_id("leashes")).to_be_hidden()
+    bench.emulate_media(media="screen")
+    with bench.expect_download() as download:
+        bench.get_by_test_id("save-plan").click()
+    file = tmp_path / "plan.txt"
+    download.value.save_as(file)
+    assert "Ilda Renn" in file.read_text(encoding="utf-8")
+    safety(bench, server, "Float plan")
+    expect(bench.get_by_test_id("plan-who")).to_have_value("Ilda Renn")
