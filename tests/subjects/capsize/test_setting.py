@@ -1,0 +1,213 @@
+"""A setup that goes over: what holds by how it is mounted, lines, foam, sides, and ways out."""
+
+from typing import Any
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from tests.judged import (
+    ANCHOR,
+    CLEAN,
+    CRATE,
+    FULL,
+    KNIFE,
+    NET,
+    PADDLE,
+    TRAY,
+    WATER,
+    known,
+    put,
+    safe,
+    without,
+)
+from tests.places import on
+
+from neat_hull.model.capsize_figures import CapsizeFigures
+from neat_hull.model.hold import Trolley
+from neat_hull.model.safety import DryPart, Flotation, HullMaterial, Leash
+from neat_hull.model.setup import Setup
+from neat_hull.model.thing import Fixed
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.subjects.capsize import typical
+from neat_hull.subjects.capsize.figures import as_fated, capsize
+from neat_hull.subjects.capsize.full import bail_min, full_capsize
+from neat_hull.subjects.capsize.moves import works
+from neat_hull.whole.evaluate import evaluate, evaluated
+
+RHO = 998.0
+
+
+def over(setup: Setup) -> CapsizeFigures:
+    """What is live of it."""
+    return evaluated(setup).once(capsize)
+
+
+def fate(setup: Setup, thing_id: int) -> str:
+    """Of one thing."""
+    return evaluated(setup).once(as_fated).of[str(thing_id)]
+
+
+def mounted(by: str, **more: Any) -> Setup:
+    """A net of iron on the deck, mounted so."""
+    return known(put(CLEAN, NET, 2.6, 0.0), NET, fixing={"by": by, **more}, floats=False)
+
+
+@pytest.mark.parametrize(
+    ("by", "stays"),
+    [("track bolt", True), ("ball", True), ("plate", True), ("strap", True), ("bungee", False),
+     ("flush tube", False), ("hook-and-loop", False), ("loose", False)],
+)  # fmt: skip
+def test_what_is_bolted_or_strapped_stays_and_bungee_and_tube_let_go(
+    by: Fixed, stays: bool
+) -> None:
+    assert fate(mounted(by), NET) == ("stays" if stays else "sinks")
+    assert fate(mounted(by, leashed=True), NET) == "stays"
+
+
+def test_worn_goes_with_you_shut_in_stays_and_hands_let_go() -> None:
+    assert fate(CLEAN, KNIFE) == "with you"
+    inside = put(FULL, TRAY, 0.0, on=on("thing", thing=CRATE, where="in"))
+    lidded = known(inside, CRATE, container={"length_m": 0.31, "width_m": 0.31, "height_m": 0.27,
+                                             "opens": "lid"})  # fmt: skip
+    assert fate(lidded, TRAY) == "stays"
+    assert fate(inside, TRAY) == "sinks"
+    held = put(CLEAN, PADDLE, 0.0, on=on("body", held=True))
+    loose = known(held, PADDLE, fixing={"by": "loose", "leashed": False}, floats=True)
+    assert fate(loose, PADDLE) == "floats off"
+
+
+def test_a_dry_box_carries_what_is_in_it_and_a_leak_in_the_lid_does_not() -> None:
+    heavy = known(
+        put(CLEAN, CRATE, 0.6),
+        CRATE,
+        floats=True,
+        fixing={"by": "loose"},
+        mass_kg=2.0,
+        container={"length_m": 0.31, "width_m": 0.31, "height_m": 0.27, "opens": "lid"},
+    )
+    inside = put(heavy, WATER, 0.0, on=on("thing", thing=CRATE, where="in"))
+    assert fate(inside, CRATE) == fate(inside, WATER) == "floats off"
+    assert fate(known(inside, CRATE, floats=False), WATER) == "sinks"
+
+
+def test_a_line_to_you_keeps_it_with_you() -> None:
+    tied = mounted("loose", leashed=True)
+    assert fate(safe(tied, leashes={NET: Leash(on_body=True)}), NET) == "with you"
+
+
+def test_a_typed_volume_beats_what_is_typical() -> None:
+    assert fate(known(mounted("loose"), NET, volume_l=5.0), NET) == "floats off"
+
+
+@given(st.floats(0.05, 1.0), st.floats(0.05, 0.3))
+def test_foam_lifts_what_it_displaces_by_its_share(long: float, high: float) -> None:
+    foam = Flotation(aft_x_m=1.0, fwd_x_m=1.0 + long, width_m=0.2, bottom_z_m=0.05, height_m=high)
+    bare, lifted = over(safe(CLEAN, flotation=[])), over(safe(CLEAN, flotation=[foam]))
+    share = typical.LIFTS["foam"]
+    rises = lifted.reserve_kg - bare.reserve_kg
+    assert rises == pytest.approx(RHO * share * long * high * 0.2, rel=2e-3)
+
+
+@pytest.mark.parametrize("material", list(typical.WALL_KG_M3))
+def test_the_walls_lift_as_much_as_their_own_stuff_displaces(material: HullMaterial) -> None:
+    setup = safe(without(CLEAN, *CLEAN.places), flotation=[], hull_material=material)
+    mass = setup.boat.hull_mass_kg
+    lifts = RHO * mass / typical.WALL_KG_M3[material]
+    assert over(setup).reserve_kg == pytest.approx(lifts - mass - typical.HANGS_KG, rel=2e-3)
+
+
+def test_a_part_that_is_shut_off_lifts_by_its_room() -> None:
+    whole = safe(CLEAN, flotation=[], dry=[DryPart(aft_x_m=-1.0, fwd_x_m=9.0)])
+    halves = safe(CLEAN, flotation=[], dry=[DryPart(aft_x_m=1.8, fwd_x_m=9.0),
+                                            DryPart(aft_x_m=-1.0, fwd_x_m=1.8)])  # fmt: skip
+    assert over(halves).reserve_kg == pytest.approx(over(whole).reserve_kg)
+    assert over(whole).reserve_kg > 200 + over(safe(CLEAN, flotation=[])).reserve_kg
+
+
+def test_the_page_and_the_live_figure_come_to_the_same_reserve() -> None:
+    for setup in (FULL, CLEAN):
+        ev = evaluated(setup)
+        full = full_capsize(ev).full
+        assert full.reserve_kg == pytest.approx(ev.once(capsize).reserve_kg, abs=0.05)
+
+
+def test_a_boat_with_foam_floats_full_and_one_without_sinks() -> None:
+    ends = [DryPart(aft_x_m=0.0, fwd_x_m=0.9), DryPart(aft_x_m=2.7, fwd_x_m=3.7)]
+    dry = full_capsize(evaluated(safe(CLEAN, dry=ends))).full
+    assert dry.floats
+    assert dry.water_l is not None
+    assert dry.water_l > 0
+    assert dry.freeboard_m is not None
+    none = full_capsize(evaluated(safe(CLEAN, flotation=[]))).full
+    assert not none.floats
+    assert none.verdict == "fix"
+    unsaid = full_capsize(evaluated(safe(CLEAN, flotation=None))).full
+    assert unsaid.verdict == "watch"
+    # Litres of foam: what is short, over what a litre of it lifts.
+    assert none.missing_l > -1000 * none.reserve_kg / RHO
+
+
+def test_a_trolleys_rope_is_a_line_and_comes_to_no_legs() -> None:
+    roped = CLEAN.model_copy(
+        update={"hold": CLEAN.hold.model_copy(
+            update={"trolley": Trolley(aft_x_m=0.3, fwd_x_m=3.4)})}
+    )  # fmt: skip
+    assert over(roped).lines == over(CLEAN).lines + 1
+    assert None not in over(roped).in_legs
+    assert {row.what for row in full_capsize(evaluated(roped)).lines} >= {"trolley"}
+
+
+def test_an_anchors_line_in_the_cockpit_comes_to_the_legs_and_in_a_hatch_it_does_not() -> None:
+    assert ANCHOR in over(put(CLEAN, ANCHOR, 1.9, 0.1)).in_legs
+    shut = put(CLEAN, ANCHOR, 0.0, on=on("fitting", name="Bow hatch", where="in"))
+    assert ANCHOR not in over(shut).in_legs
+
+
+def test_mirrored_it_is_the_same_on_the_other_side() -> None:
+    port = put(without(CLEAN, KNIFE), PADDLE, 1.1, -0.44)
+    starboard = put(without(CLEAN, KNIFE), PADDLE, 1.1, 0.44)
+    one, other = full_capsize(evaluated(port)), full_capsize(evaluated(starboard))
+    assert [row.propeller for row in one.lines] == [row.propeller for row in other.lines]
+    assert PADDLE in next(c for c in one.climbs if c.side == "starboard").blocked_by
+    assert PADDLE in next(c for c in other.climbs if c.side == "port").blocked_by
+
+
+def pumping(ev: Evaluated, litres: float) -> float | None:
+    """Minutes, by the water bottle as a pump."""
+    return bail_min(ev, WATER, litres)
+
+
+def test_a_pump_tires_after_five_minutes_and_a_leak_may_win() -> None:
+    pump = known(CLEAN, WATER, bails="pump")
+    ev = evaluated(pump)
+    assert pumping(ev, 100.0) == pytest.approx(4.0)
+    assert pumping(ev, 125.0 + 75.0) == pytest.approx(10.0)
+    assert pumping(evaluated(safe(pump, leak_l_min=15.0)), 200.0) is None
+    assert pumping(evaluated(safe(pump, leak_l_min=5.0)), 90.0) == pytest.approx(4.5)
+
+
+def tried(setup: Setup, code: str) -> list[Setup]:
+    """The setup with each thing that could be done about a finding, done."""
+    ev = evaluated(setup)
+    finding = next(one for one in evaluate(setup).findings if one.code == code)
+    return [setup.model_copy(update=dict(work.sections)) for work in works(ev, finding)]
+
+
+@pytest.mark.parametrize(
+    ("setup", "code"),
+    [
+        (FULL, "line-to-the-propeller"),
+        (
+            known(put(CLEAN, NET, 2.75, 0.1), NET, fixing={"by": "loose", "leashed": True}),
+            "lines-about-the-legs",
+        ),
+        (FULL, "sinks-when-full"),
+        (safe(CLEAN, flotation=[]), "sinks-when-full"),
+        (safe(CLEAN, flotation=None), "sinks-when-full"),
+        (FULL, "no-spare-plug"),
+    ],
+)
+def test_one_of_the_ways_out_ends_each_finding(setup: Setup, code: str) -> None:
+    done = [{one.code for one in evaluate(one).findings} for one in tried(setup, code)]
+    assert done
+    assert any(code not in left for left in done)
