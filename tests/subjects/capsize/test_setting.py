@@ -198,7 +198,7 @@ def tried(setup: Setup, code: str) -> list[Setup]:
     [
         (FULL, "line-to-the-propeller"),
         (
-            known(put(CLEAN, NET, 2.75, 0.1), NET, fixing={"by": "loose", "leashed": True}),
+            known(put(CLEAN, TRAY, 2.85, 0.1), TRAY, fixing={"by": "loose", "leashed": True}),
             "lines-about-the-legs",
         ),
         (FULL, "sinks-when-full"),
