@@ -51,7 +51,7 @@ from tests.subjects.sonar import hangings
 
 from neat_hull.model.boat import Cleat
 from neat_hull.model.judging import Accepted, Hand, Judging, LimitKey, Waters
-from neat_hull.model.safety import DrainPlug
+from neat_hull.model.safety import DrainPlug, OwnLine
 from neat_hull.model.setup import OnFitting, Place, Setup
 from neat_hull.rig.beside import Beside
 from neat_hull.whole.evaluate import evaluate
@@ -224,6 +224,12 @@ CASES = [
          lambda: safe(put(CLEAN, PADDLE, 1.1, -0.44), tie_line_m=0.2)),
     case("no-knife-in-reach", lambda: without(CLEAN, KNIFE), lambda: CLEAN),
     case("sinks-when-full", lambda: safe(CLEAN, flotation=[]), lambda: CLEAN),
+    case("alone-far-out", lambda: safe(CLEAN, alone=True, shore_m=361.0),
+         lambda: safe(CLEAN, alone=True, shore_m=359.0)),
+    case("no-first-aid", lambda: safe(CLEAN, shore_m=1001.0), lambda: safe(CLEAN, shore_m=1000.0)),
+    case("no-tow-line", lambda: safe(CLEAN, alone=False), lambda: safe(CLEAN, alone=True)),
+    case("own-list-open", lambda: safe(CLEAN, own_list=[OwnLine(text="A bailer")]),
+         lambda: safe(CLEAN, own_list=[OwnLine(text="A bailer", done=True)])),
     case("no-spare-plug", lambda: safe(CLEAN, plug=DrainPlug()),
          lambda: safe(CLEAN, plug=DrainPlug(spare=True))),
     case("cleat-unknown", lambda: put(CLEAN, ANCHOR, 1.62, -0.30), lambda: cleat(1.30, 0.30)),

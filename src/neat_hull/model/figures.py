@@ -36,6 +36,7 @@ class Figures(Answer):
     aboard: list[Aboard]
     clashes: list[Clash]
     capsize: CapsizeFigures
+    unchecked: list[str]
     seen: SeenFigures | None
     bands: Bands | None
     power: PowerFigures | None

@@ -58,11 +58,19 @@ class DrainPlug(Model):
     spare: bool = False
 
 
+class OwnLine(Model):
+    """A line of somebody's own list: what the authority at hand asks for."""
+
+    text: str = Field(min_length=1, max_length=200)
+    done: bool = False
+
+
 class SafetyPlan(Model):
     """leashes by thing. flotation null: nobody has said what floats the hull when it is full; plug
     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
     lies across to the other side. few_price: who wants few lines still ties what costs as much.
-    boats_m_s is how fast others come by where one fishes, swell_m from trough to crest."""
+    boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
+    alone and shore_m, how far from land at most: null where nobody said."""
 
     leashes: Annotated[dict[Key, Leash], Taken] = Field(default={}, max_length=1000)
     hull_material: HullMaterial = "polyethylene"
@@ -76,6 +84,9 @@ class SafetyPlan(Model):
     few_price: float = Field(default=50.0, ge=0, le=1e6)
     boats_m_s: float = Field(default=8.0, ge=0, le=40)
     swell_m: float = Field(default=0.0, ge=0, le=10)
+    alone: bool | None = None
+    shore_m: float | None = Field(default=None, ge=0, le=100000)
+    own_list: list[OwnLine] = Field(default=[], max_length=100)
 
     def renumbered(self, ids: Mapping[int, int]) -> "SafetyPlan":
         """The same of things by other numbers; what tells of a thing without one goes."""

@@ -40,7 +40,10 @@ Fixed = Literal[
 ]
 Shape = Literal["box", "cylinder", "bag", "rod", "pole"]
 Reel = Literal["none", "under", "over"]
-Serves = Literal["PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife"]
+Serves = Literal[
+    "PFD", "whistle", "light", "warm clothing", "spare paddle", "call", "knife", "first aid",
+    "tow line",
+]  # fmt: skip
 Opens = Literal["open", "lid", "zip", "roll top"]
 Bails = Literal["pump", "sponge", "scoop"]
 Part = Literal["seat", "drive", "rudder", "paddle"]
@@ -134,7 +137,7 @@ class Thing(Model):
     offset_y_m: float = Field(default=0.0, ge=-1, le=1)
     offset_z_m: float = Field(default=0.0, ge=-1.5, le=1.5)
     use: Use = "hourly"
-    serves: list[Serves] = Field(default=[], max_length=7)
+    serves: list[Serves] = Field(default=[], max_length=9)
     floats: bool = False
     volume_l: float | None = Field(default=None, gt=0, le=2000)
     worn: bool = False

@@ -1,8 +1,15 @@
 """How cold the water may be without clothing for it."""
 
+from math import inf
+
 from neat_hull.rig.limits import Levels
 
 LIMITS: dict[str, Levels] = {
+    "alone far out": Levels(
+        "From shore, alone", "far", 300.0, 1500.0, inf,
+        "Alone there is nobody to hold the boat, and farther out than you swim nobody hears you.",
+        by_profile=True,
+    ),
     "cold water": Levels(
         "Water temperature", "warmth", 18.0, 15.0, 5.0,
         "Cold water takes your breath and your grip before help can come. Shock begins "

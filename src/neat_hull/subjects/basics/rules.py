@@ -2,12 +2,13 @@
 
 from collections.abc import Iterable
 
-from neat_hull.model.said import Said, Verdict, capital
+from neat_hull.model.said import Said, Verdict, capital, plain
 from neat_hull.model.thing import Serves
 from neat_hull.rig.aboard import rows
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.rules import WHOLE, Found, amount, rule
+from neat_hull.rig.rules import WHOLE, Found, against, amount, past, rule
 
+_CALLS, _FAR_M = 2, 1000.0  # ours: one fails when it gets wet; an hour there and back
 LAW = "Check what the law where you paddle asks you to carry."
 
 
@@ -137,6 +138,59 @@ def no_means_to_call(ev: Evaluated) -> Iterable[Found]:
         )
 
 
+@rule("alone-far-out", topic="basics")
+def alone_far_out(ev: Evaluated) -> Iterable[Found]:
+    """Alone, farther from shore than one swims in clothes, and with fewer than two ways to call.
+    Our threshold."""
+    plan = ev.setup.safety
+    if not plan.alone or plan.shore_m is None or not past(ev, "alone far out", plan.shore_m):
+        return
+    calls = [i for i in ev.once(rows) if "call" in ev.thing(i).serves]
+    if len(calls) < _CALLS:
+        yield from against(
+            ev,
+            "alone far out",
+            plan.shore_m,
+            Said.of("Alone {} from shore, without two ways to call", far=plan.shore_m),
+            Said.of("Stay nearer, go with somebody, or take a second means to call"),
+            caution=LAW,
+        )
+
+
+@rule("no-first-aid", topic="basics")
+def no_first_aid(ev: Evaluated) -> Iterable[Found]:
+    """Far from shore, or on open water, with nothing for a cut or a hook. Usual practice."""
+    plan = ev.setup.safety
+    if (plan.shore_m or 0.0) > _FAR_M:
+        yield from _missing(
+            ev, "first aid", "watch", "first-aid kit", "A hook in the hand is an hour from help."
+        )
+
+
+@rule("no-tow-line", topic="basics")
+def no_tow_line(ev: Evaluated) -> Iterable[Found]:
+    """In company, and nothing to bring one another home with. Usual practice."""
+    if ev.setup.safety.alone is False:
+        yield from _missing(
+            ev, "tow line", "watch", "tow line", "In company you may have to bring somebody home."
+        )
+
+
+@rule("own-list-open", topic="basics")
+def own_list_open(ev: Evaluated) -> Iterable[Found]:
+    """Lines of one's own list, as the authority at hand asks, that are not ticked."""
+    left = [one.text for one in ev.setup.safety.own_list if not one.done]
+    if left:
+        yield Found(
+            "watch",
+            Said.of("Your own list: {} not ticked", count=len(left)),
+            "You put it down because it is asked for here.",
+            Said.of(plain("; ".join(left))[:400]),
+            badness=float(len(left)),
+            caution=LAW,
+        )
+
+
 # Which of the basics a rule looks for, by its code: what lies ashore may serve.
 SERVICES: dict[str, Serves] = {
     no_pfd_worn.code: "PFD",
@@ -145,6 +199,20 @@ SERVICES: dict[str, Serves] = {
     cold_water.code: "warm clothing",
     no_spare_paddle.code: "spare paddle",
     no_means_to_call.code: "call",
+    alone_far_out.code: "call",
+    no_first_aid.code: "first aid",
+    no_tow_line.code: "tow line",
 }
 
-RULES = (no_pfd_worn, no_whistle, no_light_by_night, cold_water, no_spare_paddle, no_means_to_call)
+RULES = (
+    no_pfd_worn,
+    no_whistle,
+    no_light_by_night,
+    cold_water,
+    no_spare_paddle,
+    no_means_to_call,
+    alone_far_out,
+    no_first_aid,
+    no_tow_line,
+    own_list_open,
+)

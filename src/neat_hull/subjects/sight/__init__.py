@@ -25,9 +25,12 @@ SUBJECT = Subject(
     moves=_moves,
     how=HOW,
     columns=(
+        Column("lamp", ("lamp",), "has"),
         Column("lamp_shows", ("lamp", "shows"), nothing="all-round"),
         Column("lamp_height", ("lamp", "height_m"), "length"),
         Column("lamp_candela", ("lamp", "candela"), "number"),
-        Column("flag_size", ("flag", "size_m"), "length"),
+        Column("lamp_vertical_deg", ("lamp", "vertical_deg"), "number"),
+        Column("flag", ("flag",), "has"),
+        Column("flag_size", ("flag", "size_m"), "length", nothing=0.3),
     ),
 )
