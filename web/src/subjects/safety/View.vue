@@ -24,6 +24,7 @@ import LinesPlan from './LinesPlan.vue'
 import OverColumn from './OverColumn.vue'
 import SchoolsTable from './SchoolsTable.vue'
 import SeenCard from './SeenCard.vue'
+import TripCard from './TripCard.vue'
 
 const store = useSetup()
 const look = useLook()

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+/** What the trip is: alone or not, how far from shore, by night; one's own list; what nobody checked. */
+import { ref } from 'vue'
+import type { Judging, SafetyPlan } from '@/api/client'
+import { pick, ticked } from '@/kit/heard'
+import QuantityInput from '@/kit/QuantityInput.vue'
+import type { Units } from '@/kit/units'
+import type { SafetyChange } from '@/setup/changing'
+
+const props = defineProps<{
+  plan: SafetyPlan
+  judging: Judging
+  unchecked: string[]
+  units: Units
+}>()
+const emit = defineEmits<{ take: [SafetyChange]; judge: [Partial<Judging>] }>()
+
+const COMPANY: [string, boolean | null][] = [
+  ['not said', null],
+  ['alone', true],
+  ['in company', false],
+]
+const said = () => COMPANY.find(([, alone]) => alone === (props.plan.alone ?? null))![0]
+const next = ref('')
+type Line = SafetyPlan['own_list'][number]
+const lines = (own_list: Line[]) => emit('take', { own_list })
+function add(): void {
+  const text = next.value.trim()
+  if (!text) return
+  lines([...props.plan.own_list, { text, done: false }])
+  next.value = ''
+}
+</script>
+
+<template>
+  <div class="card pad">
+    <h2>This trip</h2>
+    <div class="fields">
+      <label
+        >You go
+        <select
+          :value="said()"
+          data-testid="alone"
+          @change="
+            emit('take', { alone: COMPANY.find(([word]) => word === pick($event))?.[1] ?? null })
+          "
+        >
+          <option v-for="[word] in COMPANY" :key="word">{{ word }}</option>
+        </select></label
+      >
+      <label
+        >From shore, at most
+        <QuantityInput
+          :model-value="plan.shore_m ?? null"
+          label="How far from shore, at most"
+          kind="far"
+          optional
+          :units="units"
+          testid="shore"
+          @update:model-value="emit('take', { shore_m: $event })"
+      /></label>
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="judging.by_night"
+          data-testid="by-night"
+          @change="emit('judge', { by_night: ticked($event) })"
+        />
+        into the dark</label
+      >
+    </div>
+    <h3>Your own list</h3>
+    <ul>
+      <li v-for="(one, n) in plan.own_list" :key="n">
+        <label class="tick"
+          ><input
+            type="checkbox"
+            :checked="one.done"
+            @change="
+              lines(
+                plan.own_list.map((row, i) => (i === n ? { ...row, done: ticked($event) } : row)),
+              )
+            "
+          />
+          {{ one.text }}</label
+        >
+        <button
+          type="button"
+          class="small"
+          :aria-label="`Take off the list: ${one.text}`"
+          @click="lines(plan.own_list.filter((_, i) => i !== n))"
+        >
+          take off
+        </button>
+      </li>
+    </ul>
+    <form class="new" @submit.prevent="add">
+      <input
+        v-model="next"
+        type="text"
+        maxlength="200"
+        aria-label="A line of your own list"
+        placeholder="What the authority here asks for"
+        data-testid="own-line"
+      />
+      <button type="submit" class="small" data-testid="add-line">Add</button>
+    </form>
+    <p class="soft" data-testid="unchecked">Not checked: {{ unchecked.join('; ') }}.</p>
+  </div>
+</template>
+
+<style scoped src="@/kit/cards.css"></style>
+<style scoped>
+h3 {
+  margin: 8px 0 2px;
+  font-size: 12px;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li,
+.new {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 2px 0;
+  font-size: 12px;
+}
+.new input {
+  flex: 1;
+  height: 24px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+}
+</style>
