@@ -3710,6 +3710,8 @@ export interface components {
             strip: components["schemas"]["Strip"] | null;
             /** Trouble */
             trouble: string | null;
+            /** Unchecked */
+            unchecked: string[];
             weight: components["schemas"]["Weight"];
         } & {
             [key: string]: unknown;
@@ -6051,6 +6053,19 @@ export interface components {
             thing_id: number;
         };
         /**
+         * OwnLine
+         * @description A line of somebody's own list: what the authority at hand asks for.
+         */
+        OwnLine: {
+            /**
+             * Done
+             * @default false
+             */
+            done: boolean;
+            /** Text */
+            text: string;
+        };
+        /**
          * Parking
          * @description A tube or holder that a rod can be left in while a fish is unhooked.
          */
@@ -6753,8 +6768,11 @@ export interface components {
          *     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
          *     lies across to the other side. few_price: who wants few lines still ties what costs as much.
          *     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
+         *     alone and shore_m, how far from land at most: null where nobody said.
          */
         SafetyPlan: {
+            /** Alone */
+            alone?: boolean | null;
             /**
              * Assist Rope
              * @default false
@@ -6795,7 +6813,14 @@ export interface components {
             leashes: {
                 [key: string]: components["schemas"]["Leash"];
             };
+            /**
+             * Own List
+             * @default []
+             */
+            own_list: components["schemas"]["OwnLine"][];
             plug?: components["schemas"]["DrainPlug"] | null;
+            /** Shore M */
+            shore_m?: number | null;
             /**
              * Stirrup
              * @default false
@@ -7157,6 +7182,7 @@ export interface components {
              *       "hull_material": "polyethylene",
              *       "leak_l_min": 0,
              *       "leashes": {},
+             *       "own_list": [],
              *       "stirrup": false,
              *       "swell_m": 0,
              *       "tie_line_m": 0.6
@@ -7787,7 +7813,7 @@ export interface components {
              * Serves
              * @default []
              */
-            serves: ("PFD" | "whistle" | "light" | "warm clothing" | "spare paddle" | "call" | "knife")[];
+            serves: ("PFD" | "whistle" | "light" | "warm clothing" | "spare paddle" | "call" | "knife" | "first aid" | "tow line")[];
             /**
              * Shape
              * @enum {string}

@@ -1155,7 +1155,9 @@ export const CHOICES = {
       "warm clothing",
       "spare paddle",
       "call",
-      "knife"
+      "knife",
+      "first aid",
+      "tow line"
     ],
     "bails": [
       "pump",
@@ -1602,6 +1604,9 @@ export const USUAL = {
   "OnWell": {
     "kind": "well"
   },
+  "OwnLine": {
+    "done": false
+  },
   "Place": {
     "bury_m": 0.0,
     "order": 0,
@@ -1691,7 +1696,8 @@ export const USUAL = {
     "tie_line_m": 0.6,
     "few_price": 50.0,
     "boats_m_s": 8.0,
-    "swell_m": 0.0
+    "swell_m": 0.0,
+    "own_list": []
   },
   "Scupper": {
     "length_m": 0.0,
@@ -1810,7 +1816,8 @@ export const USUAL = {
       "tie_line_m": 0.6,
       "few_price": 50.0,
       "boats_m_s": 8.0,
-      "swell_m": 0.0
+      "swell_m": 0.0,
+      "own_list": []
     },
     "posture": "sits"
   },

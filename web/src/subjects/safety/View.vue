@@ -205,6 +205,12 @@ const wide = computed(() => Math.max(300, width.value - 26))
           @how="figure = 'light'"
         />
       </div>
+      <TopicFindings
+        topic="capsize"
+        fine="A capsize takes little, and tangles little"
+        class="gap"
+      />
+      <TopicFindings topic="basics" fine="The basics are there" class="gap" />
       <p class="soft drill">
         The audit is no drill: capsize and get back in, in warm shallow water, with help.
       </p>
@@ -229,12 +235,15 @@ const wide = computed(() => Math.max(300, width.value - 26))
         @take="take"
         @how="figure = 'reserve'"
       />
-      <TopicFindings
-        topic="capsize"
-        fine="A capsize takes little, and tangles little"
+      <TripCard
+        :plan="plan"
+        :judging="store.kept.setup.judging"
+        :unchecked="store.figures.unchecked"
+        :units="look.units"
         class="gap"
+        @take="take"
+        @judge="store.putJudging($event)"
       />
-      <TopicFindings topic="basics" fine="The basics are there" class="gap" />
     </section>
     <HowDrawer
       :setup_id="store.kept.setup_id"
