@@ -10,8 +10,8 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "glide", "hold", "power", "sonar",
-           "fixing", "work")  # fmt: skip
+SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "glide", "hold", "safety", "power",
+           "sonar", "fixing", "work")  # fmt: skip
 
 
 def settle(page: Page) -> None:
@@ -22,35 +22,18 @@ def settle(page: Page) -> None:
 
 
 def start(page: Page) -> None:
-    """The greeting, and what is brought along to a boat known by its label."""
+    """The greeting."""
     page.get_by_test_id("setup").click()
     page.get_by_test_id("new-boat").click()
     page.locator(".picture [data-thing]").first.wait_for(state="attached")
     page.screenshot(path=TARGET / "start.png")
-    page.get_by_test_id("way-label").click()
-    for field, text in (("length_m", "366"), ("beam_m", "86"), ("hull_mass_kg", "33")):
-        page.get_by_test_id(f"start-{field}").fill(text)
-    page.get_by_test_id("start-next").click()
-    page.get_by_test_id("start-next").click()
-    page.get_by_text("Big lake, all day").click()
-    page.locator(".seen [data-thing]").nth(30).wait_for(state="attached")
-    page.wait_for_load_state("networkidle")
-    page.screenshot(path=TARGET / "start-gear.png")
 
 
-def tilt(page: Page) -> None:
-    """A tilt test from the simulated box, three readings."""
-    settle(page)
-    page.get_by_text("Tests afloat").click()
-    page.get_by_test_id("tilt-start").click()
-    for offset in ("-30", "0", "30"):
-        page.get_by_test_id("tilt-offset").fill(offset)
-        page.get_by_test_id("tilt-offset").press("Tab")
-        page.get_by_test_id("box-move").click()
-        page.locator('[data-testid="box-take"]:disabled').wait_for()
-        page.locator('[data-testid="box-take"]:not(:disabled)').click()
-    # With all three: each has what it is off the line by.
-    page.get_by_test_id("tilt-readings").get_by_text("°").nth(5).wait_for()
+def night(page: Page) -> None:
+    """The ring of bearings round the light."""
+    page.get_by_text("Who sees you").click()
+    page.get_by_role("img", name="Bearings from which the light shows").wait_for()
+    page.screenshot(path=TARGET / "safety-night.png")
 
 
 def judge(page: Page) -> None:
@@ -129,11 +112,12 @@ def main() -> None:
                 page.get_by_text("What if").wait_for()
             if screen == "work":
                 page.get_by_test_id("work-steps").wait_for()
+            if screen == "safety":
+                page.get_by_test_id("schools").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
+            if screen == "safety":
+                night(page)
         start(page)
-        page.goto(f"{server.url}/boat")
-        tilt(page)
-        page.screenshot(path=TARGET / "boat-tests.png")
         page.goto(f"{server.url}/bench")
         settle(page)
         judge(page)
