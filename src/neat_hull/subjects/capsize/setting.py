@@ -23,6 +23,7 @@ from neat_hull.model.capsize_case import (
 )
 from neat_hull.model.safety import Flotation, Leash
 from neat_hull.model.thing import Fixed, Serves, Thing
+from neat_hull.physics.body.segments import Body
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.parents.base import footprint_m
@@ -177,10 +178,14 @@ def _size_m(thing: Thing, one: Stowed, volume_m3: float) -> Size:
 
 def legs(ev: Evaluated) -> Zone:
     """The room that legs fill and come out through."""
-    ends = np.array([
-        [one.upper_m, one.far_m] for one in ev.rigged.body.segments if one.name in _LIMBS
-    ]).reshape(-1, 3)  # fmt: skip
-    thick = max(one.thickness_m for one in ev.rigged.body.segments if one.name in _LIMBS) / 2
+    body = ev.rigged.body
+    return ev.again("legs", body, lambda: _legs(body))
+
+
+def _legs(body: Body) -> Zone:
+    limbs = [one for one in body.segments if one.name in _LIMBS]
+    ends = np.array([[one.upper_m, one.far_m] for one in limbs]).reshape(-1, 3)
+    thick = max(one.thickness_m for one in limbs) / 2
     room = thick + typical.ABOUT_LEGS_M
     low, high = (ends.min(axis=0) - room).tolist(), (ends.max(axis=0) + room).tolist()
     return Zone.model_construct(name="legs", kind="legs", lo_m=tuple(low), hi_m=tuple(high))
@@ -246,13 +251,12 @@ def _slack_m(ev: Evaluated, one: Stowed) -> float:
 def hands(ev: Evaluated) -> tuple[Hand, Hand]:
     """To port and starboard: the shoulder as one sits, and the arm."""
     body = ev.rigged.body
-    port, starboard = (
-        Hand.model_construct(
-            shoulder_m=tuple(body.shoulder_m(side).tolist()), reach_m=body.build.grip_reach_m
-        )
-        for side in (1.0, -1.0)
-    )
-    return port, starboard
+    return ev.again("hands", body, lambda: (_hand(body, 1.0), _hand(body, -1.0)))
+
+
+def _hand(body: Body, side: float) -> Hand:
+    shoulder = tuple(body.shoulder_m(side).tolist())
+    return Hand.model_construct(shoulder_m=shoulder, reach_m=body.build.grip_reach_m)
 
 
 def remount(ev: Evaluated) -> Remount:
@@ -272,6 +276,11 @@ def remount(ev: Evaluated) -> Remount:
 
 def flooded_of(ev: Evaluated) -> Flooded:
     """The hull full where it is not shut off, with what floats it, and you holding on at an end."""
+    hangs_on = (ev.rigged.floating, ev.setup.safety, ev.setup.boat.hull_mass_kg)
+    return ev.again("full of water", hangs_on, lambda: _flooded(ev))
+
+
+def _flooded(ev: Evaluated) -> Flooded:
     plan, hull = ev.setup.safety, ev.rigged.floating.hull
     x = hull.x_aft_m
     return Flooded.model_construct(
