@@ -206,37 +206,4 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
   </template>
 </template>
 
-<style scoped>
-span {
-  padding-top: 3px;
-  color: var(--soft);
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px 10px;
-}
-label {
-  display: grid;
-  gap: 2px;
-  align-content: start;
-  color: var(--soft);
-  font-size: 11px;
-}
-.tick {
-  display: flex;
-  gap: 5px;
-  align-items: center;
-}
-input[type='number'],
-select {
-  min-width: 0;
-  width: 100%;
-  height: 24px;
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-}
-</style>
+<style scoped src="./fields.css"></style>

@@ -10,6 +10,7 @@ import InstrumentReading from '@/kit/InstrumentReading.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import ElectricFields from './ElectricFields.vue'
 import GoingFields from './GoingFields.vue'
+import SafetyFields from './SafetyFields.vue'
 import GearPicture from '@/drawing/GearPicture.vue'
 import { PICTURES } from '@/drawing/gear'
 import {
@@ -232,6 +233,13 @@ const other = computed(() =>
         v-model:anchor="draft.anchor"
         v-model:drogue="draft.drogue"
         v-model:motor="draft.motor"
+        :units="units"
+      />
+      <SafetyFields
+        v-model:lamp="draft.lamp"
+        v-model:flag="draft.flag"
+        v-model:bails="draft.bails"
+        v-model:volume="draft.volume_l"
         :units="units"
       />
       <ElectricFields v-model:battery="draft.battery" v-model:draw="draft.draw" />

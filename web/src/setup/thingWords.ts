@@ -56,6 +56,8 @@ const ROLES = [
   ['draw', 'takes current', { ...USUAL.Draw, watts: 10 }],
   ['fuse', 'a fuse block', USUAL.FuseBlock],
   ['transducer', 'a transducer', USUAL.Transducer],
+  ['lamp', 'a lamp', USUAL.Lamp],
+  ['flag', 'a flag', USUAL.Flag],
 ] as const
 export type Role = (typeof ROLES)[number][0]
 export const ROLE_WORDS = ROLES.map(([role, words]) => [role, words] as const)
@@ -71,6 +73,10 @@ export interface Draft extends Thing {
   anchor: NonNullable<Thing['anchor']> | null
   drogue: NonNullable<Thing['drogue']> | null
   motor: NonNullable<Thing['motor']> | null
+  lamp: NonNullable<Thing['lamp']> | null
+  flag: NonNullable<Thing['flag']> | null
+  bails: NonNullable<Thing['bails']> | null
+  volume_l: number | null
   rod: NonNullable<Thing['rod']>
   container: NonNullable<Thing['container']>
   fill: NonNullable<Thing['fill']>
@@ -84,6 +90,10 @@ export function draftOf(thing: Thing): Draft {
     anchor: plain.anchor ?? null,
     drogue: plain.drogue ?? null,
     motor: plain.motor ?? null,
+    lamp: plain.lamp ?? null,
+    flag: plain.flag ?? null,
+    bails: plain.bails ?? null,
+    volume_l: plain.volume_l ?? null,
     part: plain.part ?? null,
     rod: { ...USUAL.Rod, butt_m: null, ...plain.rod },
     container: {
