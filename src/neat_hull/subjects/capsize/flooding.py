@@ -22,6 +22,9 @@ from neat_hull.physics.water.floating import FloatingHull, Rest
 from neat_hull.physics.water.immersion import TurnedSections
 from neat_hull.subjects.capsize.upset import Upset
 
+# First guesses of where it floats, for searches that end elsewhere: it is let go but once.
+_GUESSED_RAD = np.radians([0.0, 45.0])
+
 
 @dataclass(frozen=True)
 class Lever:
@@ -117,7 +120,7 @@ class _Full:
         blocks = tuple(Block(*one) for one in foam) + tuple(_block(one) for one in staying)
         dry = tuple(Block(lo, hi, -share) for lo, hi, share in foam)
         shell = Hull(hull.stations, (), hull.corner_to_corner)
-        floating = FloatingHull.of(shell, lattice=loft_shares(hull, lifts, blocks))
+        floating = FloatingHull.of(shell, _GUESSED_RAD, loft_shares(hull, lifts, blocks))
         finer = loft_shares(hull, lifts, blocks, WATERPLANE_SPANS_PER_LENGTH)
         return cls(
             FloatingHull(
