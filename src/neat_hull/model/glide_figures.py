@@ -96,6 +96,19 @@ class MotorFigure(Answer):
     windy: TripFigure
 
 
+class TowFigure(Answer):
+    """Towing at one's own effort: how fast, null past what a body drives; the pull on the line, the
+    towed boat's resistance alike to one's own by its weight. from_end_m is how far from the nearer
+    end of the boat the line is fixed; in_reach whether its release is at hand, or with a lean."""
+
+    speed_m_s: float | None
+    alone_m_s: float | None
+    pull_n: float | None
+    at_x_m: float
+    from_end_m: float
+    in_reach: bool
+
+
 class GlideFigures(Answer):
     """All that is live about it. bare: boat, its own parts and the angler alone. Speeds are null
     past what a body drives; back_m_s and way_m_s are made good over ground, null without way."""
@@ -117,6 +130,7 @@ class GlideFigures(Answer):
     drogued: DriftFigure | None
     drogue_id: int | None
     motor: MotorFigure | None
+    tow: TowFigure | None
 
 
 class TrolledLine(Answer):

@@ -58,6 +58,16 @@ class DrainPlug(Model):
     spare: bool = False
 
 
+class Tow(Model):
+    """Towing a boat that weighs so much with all in it: by a line so long from a place of one's own
+    boat, x from the stern, null: its stern; let go at release_x_m, null: where it is fixed."""
+
+    boat_kg: float = Field(default=130.0, gt=10, le=1000)
+    line_m: float = Field(default=15.0, gt=0.5, le=100)
+    at_x_m: Along | None = None
+    release_x_m: Along | None = None
+
+
 class OwnLine(Model):
     """A line of somebody's own list: what the authority at hand asks for."""
 
@@ -70,7 +80,9 @@ class SafetyPlan(Model):
     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
     lies across to the other side. few_price: who wants few lines still ties what costs as much.
     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
-    alone and shore_m, how far from land at most: null where nobody said."""
+    tow null: nobody is to be towed. alone and shore_m, how far from land at most: null where
+    nobody said.
+    """
 
     leashes: Annotated[dict[Key, Leash], Taken] = Field(default={}, max_length=1000)
     hull_material: HullMaterial = "polyethylene"
@@ -86,6 +98,7 @@ class SafetyPlan(Model):
     swell_m: float = Field(default=0.0, ge=0, le=10)
     alone: bool | None = None
     shore_m: float | None = Field(default=None, ge=0, le=100000)
+    tow: Tow | None = None
     own_list: list[OwnLine] = Field(default=[], max_length=100)
 
     def renumbered(self, ids: Mapping[int, int]) -> "SafetyPlan":

@@ -2,8 +2,9 @@
 
 from typing import Any
 
-from tests.judged import CLEAN, ROD_P, Case, case, put
+from tests.judged import CLEAN, ROD_P, Case, case, put, safe
 
+from neat_hull.model.safety import Tow
 from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 
@@ -61,7 +62,17 @@ def trolled(turn_m: float) -> Setup:
     return planned(made, lines={ROD_P: 8.0, 67: 16.0}, turn_m=turn_m)
 
 
+def towing(**tow: Any) -> Setup:
+    """With another boat in tow, its release beside the seat."""
+    usual = {"boat_kg": 120.0, "release_x_m": CLEAN.seat.x_m + 0.3}
+    return safe(CLEAN, tow=Tow(**(usual | tow)))
+
+
 CASES: list[Case] = [
+    case("tow-too-slow", lambda: planned(towing(), effort_w=10.0),
+         lambda: planned(towing(), effort_w=60.0)),
+    case("tow-from-the-side", lambda: towing(at_x_m=0.61), lambda: towing(at_x_m=0.59)),
+    case("tow-release-out-of-hand", lambda: towing(release_x_m=None), towing),
     case("glide-gear-slows", lambda: chest(5.0), lambda: chest(1.0)),
     case("glide-drags", lambda: tube(0.0285), lambda: tube(0.0275)),
     case("glide-catches-wind", lambda: planned(CLEAN, wind_m_s=3.1),

@@ -18,6 +18,7 @@ from neat_hull.subjects.glide.going import (
     stroke,
 )
 from neat_hull.subjects.glide.supply import supply
+from neat_hull.subjects.glide.towing import towing
 
 __all__ = [
     "Afloat",
@@ -92,6 +93,7 @@ def glide(ev: Evaluated) -> GlideFigures | None:
         drogued=ev.once(drogued),
         drogue_id=ev.once(drogue_id),
         motor=ev.once(motor),
+        tow=ev.once(towing),
     )
 
 

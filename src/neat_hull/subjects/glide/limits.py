@@ -33,6 +33,14 @@ LIMITS: dict[str, Levels] = {
         "Drift in the set wind", "speed", 0.4, 0.7, inf,
         "Too fast to fish a place, and one is far off before one looks up.",
     ),
+    "towing": Levels(
+        "Speed with another boat in tow", "speed", 0.8, 0.5, -inf,
+        "Slower than that the wind and the current decide where both of you go.", rising=True,
+    ),
+    "towed from": Levels(
+        "Tow line, from the end of the boat", "length", 0.6, 0.6, inf,
+        "A line that pulls at the side heels the boat, and turns it over. Ours.",
+    ),
     "lies across": Levels(
         "Wind in which a boat may lie across it on a drogue", "speed", 5.0, inf, inf,
         "Waves meet the side.",

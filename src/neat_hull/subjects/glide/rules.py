@@ -9,10 +9,12 @@ from neat_hull.subjects.glide.adrift import adrift, drogue_id, drogued
 from neat_hull.subjects.glide.driving import motor
 from neat_hull.subjects.glide.figures import extra_share, made_good, minutes
 from neat_hull.subjects.glide.going import air_of, at_speed, costs, froude, going
+from neat_hull.subjects.glide.towing import towing
 from neat_hull.subjects.glide.trolling import trolling
 
 ESTIMATE = "An estimate until timed, on flat deep water."
 BATTERY = "Never plan on the last fifth of a battery, nor on the wind not rising."
+TOW = "A tow line is a leash: a release at hand, and a knife in reach."
 LEASH = "A drift sock's line is a leash: trip line, and a knife in reach."
 _TRUSTED_FROUDE = 0.25  # thin-ship theory exaggerates the humps of slower boats
 _ACROSS_DEG = (45.0, 135.0)
@@ -225,7 +227,54 @@ def lines_cross(ev: Evaluated) -> Iterable[Found]:
         )
 
 
+@rule("tow-too-slow", topic="glide")
+def tow_too_slow(ev: Evaluated) -> Iterable[Found]:
+    """Another boat in tow, at one's own effort in the set wind. Our threshold."""
+    tow = ev.once(towing)
+    if tow is not None:
+        speed = tow.speed_m_s or 0.0
+        yield from against(
+            ev,
+            "towing",
+            speed,
+            Said.of("With a boat in tow you make {}", speed=speed),
+            Said.of("Empty the other boat, tow it with two, or call"),
+            caution=TOW,
+        )
+
+
+@rule("tow-from-the-side", topic="glide")
+def tow_from_the_side(ev: Evaluated) -> Iterable[Found]:
+    """A tow line that is fixed away from the ends of the boat. Our threshold."""
+    tow = ev.once(towing)
+    if tow is not None:
+        yield from against(
+            ev,
+            "towed from",
+            tow.from_end_m,
+            Said.of("The tow line pulls {} from the end of the boat", length=tow.from_end_m),
+            Said.of("Lead it over the stern"),
+            least="fix",
+            caution=TOW,
+        )
+
+
+@rule("tow-release-out-of-hand", topic="glide")
+def tow_release_out_of_hand(ev: Evaluated) -> Iterable[Found]:
+    """A tow line that cannot be let go of from the seat. Usual practice."""
+    tow = ev.once(towing)
+    if tow is not None and not tow.in_reach:
+        yield Found(
+            "fix",
+            Said.of("The tow line's release is out of reach"),
+            "A boat that is caught by a wave or a log takes yours along until you let go.",
+            Said.of("Lead the release to the seat, or wear the line on a belt that lets go"),
+            badness=1.0,
+            caution=TOW,
+        )
+
+
 RULES = (
     gear_slows, drags, catches_wind, waves, no_way_home, no_way, reserve, drifts_fast, lies_across,
-    lines_cross,
+    lines_cross, tow_too_slow, tow_from_the_side, tow_release_out_of_hand,
 )  # fmt: skip
