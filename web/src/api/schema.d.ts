@@ -4603,6 +4603,7 @@ export interface components {
              * @enum {string}
              */
             stroke: "paddle" | "fins" | "propeller";
+            tow: components["schemas"]["TowFigure"] | null;
             /** Way M S */
             way_m_s: number | null;
         };
@@ -6768,7 +6769,8 @@ export interface components {
          *     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
          *     lies across to the other side. few_price: who wants few lines still ties what costs as much.
          *     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
-         *     alone and shore_m, how far from land at most: null where nobody said.
+         *     tow null: nobody is to be towed. alone and shore_m, how far from land at most: null where
+         *     nobody said.
          */
         SafetyPlan: {
             /** Alone */
@@ -6836,6 +6838,7 @@ export interface components {
              * @default 0.6
              */
             tie_line_m: number;
+            tow?: components["schemas"]["Tow"] | null;
         };
         /**
          * Said
@@ -7991,6 +7994,47 @@ export interface components {
             count: number;
             /** Mass Kg */
             mass_kg: number;
+        };
+        /**
+         * Tow
+         * @description Towing a boat that weighs so much with all in it: by a line so long from a place of one's own
+         *     boat, x from the stern, null: its stern; let go at release_x_m, null: where it is fixed.
+         */
+        Tow: {
+            /** At X M */
+            at_x_m?: number | null;
+            /**
+             * Boat Kg
+             * @default 130
+             */
+            boat_kg: number;
+            /**
+             * Line M
+             * @default 15
+             */
+            line_m: number;
+            /** Release X M */
+            release_x_m?: number | null;
+        };
+        /**
+         * TowFigure
+         * @description Towing at one's own effort: how fast, null past what a body drives; the pull on the line, the
+         *     towed boat's resistance alike to one's own by its weight. from_end_m is how far from the nearer
+         *     end of the boat the line is fixed; in_reach whether its release is at hand, or with a lean.
+         */
+        TowFigure: {
+            /** Alone M S */
+            alone_m_s: number | null;
+            /** At X M */
+            at_x_m: number;
+            /** From End M */
+            from_end_m: number;
+            /** In Reach */
+            in_reach: boolean;
+            /** Pull N */
+            pull_n: number | null;
+            /** Speed M S */
+            speed_m_s: number | null;
         };
         /**
          * TowedPull

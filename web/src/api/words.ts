@@ -1864,6 +1864,10 @@ export const USUAL = {
     "back_min": 7.0,
     "effort_w": 60.0
   },
+  "Tow": {
+    "boat_kg": 130.0,
+    "line_m": 15.0
+  },
   "Track": {
     "length_m": 0.0,
     "width_m": 0.0,

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 /** What the trip is: alone or not, how far from shore, by night; one's own list; what nobody checked. */
 import { ref } from 'vue'
-import type { Judging, SafetyPlan } from '@/api/client'
+import type { Judging, SafetyPlan, Schemas } from '@/api/client'
+import FromBowInput from '@/kit/FromBowInput.vue'
 import { pick, ticked } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
-import type { Units } from '@/kit/units'
+import { show, type Units } from '@/kit/units'
 import type { SafetyChange } from '@/setup/changing'
 
 const props = defineProps<{
   plan: SafetyPlan
   judging: Judging
   unchecked: string[]
+  towed: Schemas['TowFigure'] | null
+  bow_x_m: number
   units: Units
 }>()
 const emit = defineEmits<{ take: [SafetyChange]; judge: [Partial<Judging>] }>()
@@ -22,6 +25,9 @@ const COMPANY: [string, boolean | null][] = [
 ]
 const said = () => COMPANY.find(([, alone]) => alone === (props.plan.alone ?? null))![0]
 const next = ref('')
+type Tow = NonNullable<SafetyPlan['tow']>
+const TOW: Tow = { boat_kg: 130, line_m: 15, at_x_m: null, release_x_m: null }
+const tow = (fields: Partial<Tow>) => emit('take', { tow: { ...props.plan.tow!, ...fields } })
 type Line = SafetyPlan['own_list'][number]
 const lines = (own_list: Line[]) => emit('take', { own_list })
 function add(): void {
@@ -69,6 +75,57 @@ function add(): void {
         into the dark</label
       >
     </div>
+    <div class="fields">
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="plan.tow != null"
+          data-testid="tows"
+          @change="emit('take', { tow: ticked($event) ? TOW : null })"
+        />
+        may have to tow</label
+      >
+      <template v-if="plan.tow">
+        <label
+          >a boat of
+          <QuantityInput
+            :model-value="plan.tow.boat_kg"
+            label="Weight of the other boat with all in it"
+            kind="mass"
+            :digits="0"
+            :units="units"
+            testid="tow-kg"
+            @update:model-value="tow({ boat_kg: $event })"
+        /></label>
+        <label
+          >line fixed, from the bow
+          <FromBowInput
+            :model-value="plan.tow.at_x_m ?? 0"
+            :bow_x_m="bow_x_m"
+            :units="units"
+            label="Where the tow line is fixed, from the bow"
+            @update:model-value="tow({ at_x_m: $event })"
+        /></label>
+        <label
+          >release, from the bow
+          <FromBowInput
+            :model-value="plan.tow.release_x_m ?? plan.tow.at_x_m ?? 0"
+            :bow_x_m="bow_x_m"
+            :units="units"
+            label="Where the tow line is let go, from the bow"
+            testid="tow-release"
+            @update:model-value="tow({ release_x_m: $event })"
+        /></label>
+      </template>
+    </div>
+    <p v-if="towed" class="soft" data-testid="towed">
+      <template v-if="towed.speed_m_s != null && towed.pull_n != null"
+        >With it in tow {{ show(towed.speed_m_s, 'speed', units, 2) }} at your effort, alone
+        {{ towed.alone_m_s == null ? '—' : show(towed.alone_m_s, 'speed', units, 2) }}; the line
+        pulls {{ show(towed.pull_n, 'force', units) }}.</template
+      >
+      <template v-else>You make no way with it in tow.</template>
+    </p>
     <h3>Your own list</h3>
     <ul>
       <li v-for="(one, n) in plan.own_list" :key="n">

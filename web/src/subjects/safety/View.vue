@@ -210,6 +210,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
         fine="A capsize takes little, and tangles little"
         class="gap"
       />
+      <TopicFindings v-if="plan.tow" topic="glide" fine="It goes, and it tows" class="gap" />
       <TopicFindings topic="basics" fine="The basics are there" class="gap" />
       <p class="soft drill">
         The audit is no drill: capsize and get back in, in warm shallow water, with help.
@@ -239,6 +240,8 @@ const wide = computed(() => Math.max(300, width.value - 26))
         :plan="plan"
         :judging="store.kept.setup.judging"
         :unchecked="store.figures.unchecked"
+        :towed="store.figures.glide?.tow ?? null"
+        :bow_x_m="bow_x_m"
         :units="look.units"
         class="gap"
         @take="take"
