@@ -63,7 +63,7 @@ const length = (m: number) => show(m, 'length', props.units, 0)
       </dl>
       <SliderInput
         :model-value="plan.boats_m_s"
-        label="Boats come by at"
+        label="Other boats go at"
         :min="0"
         :max="20"
         :step="0.5"
