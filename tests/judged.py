@@ -16,8 +16,8 @@ FULL, CLEAN = demo_setups()[:2]
 (
     SEAT, DRIVE, RUDDER, DRY_BAG, BATTERY, SCREEN, ROD_P, ROD_S, CRATE, SPARE_ROD, FISH_BAG, ANCHOR,
     FLAG, TRAY, PLIERS, WATER, PADDLE, NET, SOCK, CAMERA, TANK, HOLDER_P, HOLDER_S, PFD, WHISTLE,
-    PHONE, _TRANSDUCER, KNIFE,
-) = range(1, 29)  # fmt: skip
+    PHONE,
+) = range(1, 27)  # fmt: skip
 
 
 def put(setup: Setup, thing_id: int, x: float, y: float = 0.0, **more: Any) -> Setup:

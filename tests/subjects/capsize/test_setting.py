@@ -10,11 +10,11 @@ from tests.judged import (
     CLEAN,
     CRATE,
     FULL,
-    KNIFE,
     NET,
     PADDLE,
     TRAY,
     WATER,
+    WHISTLE,
     known,
     put,
     safe,
@@ -65,7 +65,7 @@ def test_what_is_bolted_or_strapped_stays_and_bungee_and_tube_let_go(
 
 
 def test_worn_goes_with_you_shut_in_stays_and_hands_let_go() -> None:
-    assert fate(CLEAN, KNIFE) == "with you"
+    assert fate(CLEAN, WHISTLE) == "with you"
     inside = put(FULL, TRAY, 0.0, on=on("thing", thing=CRATE, where="in"))
     lidded = known(inside, CRATE, container={"length_m": 0.31, "width_m": 0.31, "height_m": 0.27,
                                              "opens": "lid"})  # fmt: skip
@@ -164,8 +164,8 @@ def test_an_anchors_line_in_the_cockpit_comes_to_the_legs_and_in_a_hatch_it_does
 
 
 def test_mirrored_it_is_the_same_on_the_other_side() -> None:
-    port = put(without(CLEAN, KNIFE), PADDLE, 1.1, -0.44)
-    starboard = put(without(CLEAN, KNIFE), PADDLE, 1.1, 0.44)
+    port = put(CLEAN, PADDLE, 1.1, -0.44)
+    starboard = put(CLEAN, PADDLE, 1.1, 0.44)
     one, other = full_capsize(evaluated(port)), full_capsize(evaluated(starboard))
     assert [row.propeller for row in one.lines] == [row.propeller for row in other.lines]
     assert PADDLE in next(c for c in one.climbs if c.side == "starboard").blocked_by
