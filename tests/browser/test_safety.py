@@ -4,7 +4,7 @@ and the page to leave with somebody."""
 from pathlib import Path
 
 from icalendar import Calendar
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 from tests.browser.test_bench import aboard, shelf
 from tests.browser.test_fixing import saved
 from tests.browser.test_glide import figure
@@ -135,3 +135,21 @@ def test_a_float_plan_is_kept_printed_alone_and_saved(
     assert "Ilda Renn" in file.read_text(encoding="utf-8")
     safety(bench, server, "Float plan")
     expect(bench.get_by_test_id("plan-who")).to_have_value("Ilda Renn")
+
+
+def test_what_is_being_typed_stays_when_an_answer_comes(bench: Page, server: Server) -> None:
+    safety(bench, server, "Float plan")
+    expect(bench.get_by_test_id("plan-page")).to_be_visible()
+    held: list[Route] = []
+
+    def hold(route: Route) -> None:
+        held.append(route)
+
+    bench.route("**/float-plan", hold)
+    bench.get_by_test_id("plan-who").fill("Ilda Renn")
+    bench.get_by_test_id("plan-note").press_sequentially("Two hats")
+    expect(bench.get_by_test_id("plan-note")).to_be_focused()
+    assert held
+    held[0].continue_()
+    expect(bench.get_by_test_id("plan-page")).to_contain_text("Ilda Renn")
+    expect(bench.get_by_test_id("plan-note")).to_have_value("Two hats")

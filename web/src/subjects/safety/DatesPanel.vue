@@ -172,7 +172,7 @@ const day = (event: Event) => pick(event) || null
           min="1"
           max="240"
           :value="next.every_months"
-          @change="next.every_months = typed($event)"
+          @input="next.every_months = typed($event)"
         />
         months</label
       >
@@ -182,7 +182,7 @@ const day = (event: Event) => pick(event) || null
         aria-label="Note"
         placeholder="note"
         :value="next.note"
-        @change="next.note = pick($event)"
+        @input="next.note = pick($event)"
       />
       <button type="submit" data-testid="add-date">Add</button>
     </form>

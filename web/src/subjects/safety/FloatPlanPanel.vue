@@ -20,9 +20,13 @@ const plan = computed<Plan | null>(() =>
 )
 const setup_id = computed(() => store.kept!.setup_id)
 
-async function change(field: keyof Plan, event: Event): Promise<void> {
+/** Held from the first letter on: an answer that comes meanwhile leaves it alone. */
+function type(field: keyof Plan, event: Event): void {
   const value = pick(event) || (field.endsWith('_at') ? null : '')
   typed.value = { ...typed.value, [field]: value }
+}
+async function change(field: keyof Plan, event: Event): Promise<void> {
+  type(field, event)
   const sent = { ...typed.value }
   const params = { path: { setup_id: setup_id.value } }
   try {
@@ -71,16 +75,18 @@ const print = () => window.print()
         <input
           type="text"
           maxlength="200"
-          :value="plan[field]"
+          :value="plan[field] ?? ''"
           :data-testid="`plan-${field}`"
+          @input="type(field, $event)"
           @change="change(field, $event)"
       /></label>
       <label v-for="[field, word] in TIMES" :key="field" class="short"
         >{{ word }}
         <input
           type="time"
-          :value="plan[field]"
+          :value="plan[field] ?? ''"
           :data-testid="`plan-${field}`"
+          @input="type(field, $event)"
           @change="change(field, $event)"
       /></label>
       <label v-for="[field, word] in WORDS" :key="field" class="long"
@@ -90,6 +96,7 @@ const print = () => window.print()
           maxlength="2000"
           :value="plan[field] ?? ''"
           :data-testid="`plan-${field}`"
+          @input="type(field, $event)"
           @change="change(field, $event)"
         ></textarea>
       </label>
