@@ -48,6 +48,7 @@ THICKNESS = {
     "foot": 0.046,
 }
 
+LEGS = ("thigh", "shank", "foot")
 ABOVE_HIP = ("trunk", "head", "upper arm", "forearm", "hand")
 ARM = ("upper arm", "forearm", "hand")  # from the shoulder out
 

@@ -22,7 +22,7 @@ from neat_hull.rig.explaining import at_rest_or_raise
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.capsize import typical
 from neat_hull.subjects.capsize.climbing import climb, hole_l_min
-from neat_hull.subjects.capsize.figures import as_fated, ids, in_zone, line_id, wanted_kg
+from neat_hull.subjects.capsize.figures import as_fated, ids, in_zone, line_id, stays, wanted_kg
 from neat_hull.subjects.capsize.flooding import FloodedRest, flooded
 from neat_hull.subjects.capsize.schools import school, tied, ways
 from neat_hull.subjects.capsize.setting import TROLLEY, flooded_of, remount, upset
@@ -159,8 +159,7 @@ def full_of_water(ev: Evaluated, of: Upset, staying: Sequence[CaseThing]) -> Ful
             thing_id=one.thing_id, minutes=bail_min(ev, one.thing_id, found.water_l or 0.0)
         )
         for one in ev.rigged.stowed
-        if ev.thing(one.thing_id).bails is not None
-        and ev.once(as_fated).of[str(one.thing_id)] in ("stays", "with you")
+        if ev.thing(one.thing_id).bails is not None and stays(ev, one.thing_id)
     ]  # fmt: skip
     foam_x = None
     if short > 0 and weighs > 0:

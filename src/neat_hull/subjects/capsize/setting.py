@@ -23,9 +23,10 @@ from neat_hull.model.capsize_case import (
 )
 from neat_hull.model.safety import Flotation, Leash
 from neat_hull.model.thing import Fixed, Serves, Thing
-from neat_hull.physics.body.segments import Body
+from neat_hull.physics.body.segments import LEGS, Body
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.over_the_side import climbs_in_at_m, over_the_side
 from neat_hull.rig.parents.base import footprint_m
 from neat_hull.rig.rigging import Stowed
 from neat_hull.rig.trolley import rope_points
@@ -36,10 +37,8 @@ from neat_hull.subjects.capsize.upset import Upset
 # Bolted, plated or strapped down stays; a bungee, a tube or nothing at all lets go upside down.
 _HOLDS: tuple[Fixed, ...] = ("track bolt", "ball", "plate", "strap")
 _VITAL: tuple[Serves, ...] = ("PFD", "call", "knife", "spare paddle", "light")
-_LIMBS = ("thigh", "shank", "foot")
 _ROPE_POINTS = 9
 _PROPELLER_M, _FINS_M = (0.15, 0.15, 0.35), (0.30, 0.15, 0.35)  # along, across, under the keel
-_OVER_SIDE_M = (0.80, 0.35)  # along the cockpit's side, up: chest and then knees come over it
 TROLLEY, STOWED = "trolley", "stowed "  # names of lines that are no leash; the rest are ids
 
 
@@ -183,7 +182,7 @@ def legs(ev: Evaluated) -> Zone:
 
 
 def _legs(body: Body) -> Zone:
-    limbs = [one for one in body.segments if one.name in _LIMBS]
+    limbs = [one for one in body.segments if one.name in LEGS]
     ends = np.array([[one.upper_m, one.far_m] for one in limbs]).reshape(-1, 3)
     thick = max(one.thickness_m for one in limbs) / 2
     room = thick + typical.ABOUT_LEGS_M
@@ -261,17 +260,18 @@ def _hand(body: Body, side: float) -> Hand:
 
 def remount(ev: Evaluated) -> Remount:
     """Beside the seat, over either gunwale."""
-    x = ev.setup.seat.x_m + 0.2
-    long, up = _OVER_SIDE_M
-    half, height = ev.rigged.floating.hull.gunwale_m(x)
-    aft, fwd = ev.setup.seat.x_m - long / 4, ev.setup.seat.x_m + 3 * long / 4
-    low, high = height - 0.05, height + up
     return Remount.model_construct(
-        x_m=x,
+        x_m=climbs_in_at_m(ev.setup.seat.x_m),
         share=ev.setup.demands.remount_share,
-        port=Side.model_construct(lo_m=(aft, 0.24, low), hi_m=(fwd, half + 0.15, high)),
-        starboard=Side.model_construct(lo_m=(aft, -half - 0.15, low), hi_m=(fwd, -0.24, high)),
+        port=_over(ev, 1.0),
+        starboard=_over(ev, -1.0),
     )
+
+
+def _over(ev: Evaluated, side: float) -> Side:
+    one, other = over_the_side(ev.rigged.floating.hull, ev.setup.seat.x_m, side)
+    low, high = np.minimum(one, other).tolist(), np.maximum(one, other).tolist()
+    return Side.model_construct(lo_m=tuple(low), hi_m=tuple(high))
 
 
 def flooded_of(ev: Evaluated) -> Flooded:

@@ -6,6 +6,7 @@ import numpy as np
 
 from neat_hull.model.hold_figures import RopeFigure
 from neat_hull.physics.arrays import Array
+from neat_hull.physics.body.segments import LEGS
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rigging import Stowed, point
@@ -14,7 +15,6 @@ from neat_hull.subjects.hold import typical
 
 _POINTS = 60
 _REACHED = ("hand", "lean")
-_LEGS = ("thigh", "shank", "foot")
 
 
 def rope(ev: Evaluated) -> RopeFigure | None:
@@ -55,7 +55,7 @@ def _touches(ev: Evaluated, one: Stowed, points: Array) -> bool:
 
 
 def _on_legs(ev: Evaluated, points: Array) -> bool:
-    legs = [one for one in ev.rigged.body.segments if one.name in _LEGS]
+    legs = [one for one in ev.rigged.body.segments if one.name in LEGS]
     return any(
         _apart_m(points, one.upper_m, one.far_m) < one.thickness_m / 2 + typical.ROPE_TOUCHES_M
         for one in legs

@@ -22,6 +22,7 @@ from neat_hull.physics.body.segments import Body
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.solids import Solids, boxes, rods
 from neat_hull.rig.bodies import standing_place
+from neat_hull.rig.over_the_side import over_the_side
 from neat_hull.rig.rigging import Rigged
 
 CRANK_M = 0.165  # of an ordinary pedal
@@ -35,7 +36,6 @@ _FIGHT_M = (0.80, 0.60, 0.60)  # ahead of the seat, over the fish side, over the
 _FIGHT_FROM_M = 0.25  # over the gunwale: a line to a fish passes over what is lower
 _CAST_FAR_M, _CAST_WIDE_M, _CAST_UP_M = 1.40, 0.70, 0.90  # of the rod behind the casting shoulder
 _CAST_OUT_RAD = np.radians(25.0)  # off straight aft, to the casting side
-_REMOUNT_M = (0.80, 0.35)  # along the cockpit's side, up: chest and then knees come over it
 _SIDES: dict[str, float] = {"port": 1.0, "starboard": -1.0}
 
 
@@ -271,13 +271,7 @@ def _back_cast(sitter: _Sitter) -> list[Needed]:
 def _remount(sitter: _Sitter) -> list[Needed]:
     """Over the side that no fish is fought on, beside the seat."""
     name = "starboard" if sitter.side == "port" else "port"
-    side, seat = _SIDES[name], sitter.seat
-    long, up = _REMOUNT_M
-    half, height = sitter.gunwale(seat.x_m + 0.2)
-    solids = _box(
-        (seat.x_m - long / 4, side * 0.24, height - 0.05),
-        (seat.x_m + 3 * long / 4, side * (half + 0.15), height + up),
-    )
+    solids = _box(*over_the_side(sitter.hull, sitter.seat.x_m, _SIDES[name]))
     return [
         Needed(
             "remount",

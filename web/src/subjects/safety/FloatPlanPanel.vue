@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A page to leave with a person: typed here, kept here, printed or saved; nobody sends it. */
 import { computed, ref } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { api, ask, type Schemas } from '@/api/client'
 import { pick } from '@/kit/heard'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
@@ -9,7 +9,6 @@ import { useSetup } from '@/setup/useSetup'
 type Plan = Schemas['FloatPlan']
 
 const store = useSetup()
-const trouble = ref('')
 /** What was typed and is not kept yet; it stays until it is. */
 const typed = ref<Partial<Plan>>({})
 const page = usePage<Schemas['FloatPlanPage']>((setup_id) =>
@@ -29,22 +28,16 @@ async function change(field: keyof Plan, event: Event): Promise<void> {
   type(field, event)
   const sent = { ...typed.value }
   const params = { path: { setup_id: setup_id.value } }
-  try {
-    const kept = await page.put(
-      () =>
-        ask(
-          api.PATCH('/api/v1/setups/{setup_id}/float-plan', { params, body: { fields: sent } }),
-        ) as Promise<Schemas['FloatPlanPage']>,
+  const kept = await page.put(
+    () =>
+      ask(
+        api.PATCH('/api/v1/setups/{setup_id}/float-plan', { params, body: { fields: sent } }),
+      ) as Promise<Schemas['FloatPlanPage']>,
+  )
+  if (kept)
+    typed.value = Object.fromEntries(
+      Object.entries(typed.value).filter(([name, now]) => sent[name as keyof Plan] !== now),
     )
-    trouble.value = kept ? '' : page.trouble.value
-    if (kept)
-      typed.value = Object.fromEntries(
-        Object.entries(typed.value).filter(([name, now]) => sent[name as keyof Plan] !== now),
-      )
-  } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
-    trouble.value = error.message
-  }
 }
 const LINES: [keyof Plan, string][] = [
   ['who', 'Who goes'],
@@ -68,7 +61,7 @@ const print = () => window.print()
 
 <template>
   <div v-if="plan && page.answer.value" class="float-plan">
-    <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
+    <p v-if="page.trouble.value" class="stop" role="alert">{{ page.trouble.value }}</p>
     <form class="fields" aria-label="Float plan" @submit.prevent>
       <label v-for="[field, word] in LINES" :key="field"
         >{{ word }}
