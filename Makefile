@@ -95,6 +95,7 @@ bench: install build chromium
 	@$(BIN)/python -m benchmarks.power
 	@$(BIN)/python -m benchmarks.glide
 	@$(BIN)/python -m benchmarks.capsize
+	@$(BIN)/python -m benchmarks.haul
 	@$(BIN)/python -m benchmarks.drag
 
 # Fresh pictures for the README, from the demo data.

@@ -50,6 +50,8 @@ ROWS = {
     "capsize full": Row("the demo full of water", None, None, 30),
     "capsize live": Row("live part of a capsize, crate moved", None, None, 1),
     "seen live": Row("live part of being seen", None, None, 1),
+    "haul live": Row("live part of the road, crate moved", None, None, 2),
+    "haul full": Row("the road in full", None, None, None),
     "start": Row("server start", None, None, 1500),
     "preview": Row("preview of the full demo, loopback", 49, None, 15, 20),
     "paint": Row("first paint of the Bench", None, None, 1000),

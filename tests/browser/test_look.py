@@ -22,6 +22,7 @@ SCREENS = [
     "sonar",
     "fixing",
     "work",
+    "haul",
     "compare",
     "start",
 ]

@@ -62,6 +62,7 @@ PLANNED = {
         "a-demand-past-its-margin",
         "bow-or-stern-down",
         "heavy-at-an-end Iced fish bag",
+        "haul-slide",
         "lost-in-a-capsize",
         "line-to-the-propeller Paddle",
         "lines-about-the-legs Port rod",

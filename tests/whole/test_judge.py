@@ -43,6 +43,7 @@ from tests.judged import (
 from tests.places import on
 from tests.subjects.fixing import mountings
 from tests.subjects.glide import goings
+from tests.subjects.haul import hauling
 from tests.subjects.hold import holdings
 from tests.subjects.power import wirings
 from tests.subjects.sight import lampings
@@ -250,6 +251,7 @@ CASES = [
     *mountings.CASES,
     *goings.CASES,
     *holdings.CASES,
+    *hauling.CASES,
 ]  # fmt: skip
 
 

@@ -26,6 +26,7 @@ from neat_hull.api import (
     float_plan,
     gear,
     glide,
+    haul,
     hold,
     instrument,
     placing,
@@ -35,6 +36,7 @@ from neat_hull.api import (
     setups,
     sonar,
     starting,
+    ticks,
 )
 from neat_hull.api.guard import Guard
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body, unusable
@@ -72,6 +74,7 @@ def create_app(
         sonar,
         fixing,
         glide,
+        haul,
         hold,
         capsize,
         boat,
@@ -84,6 +87,7 @@ def create_app(
         compare,
         dates,
         float_plan,
+        ticks,
         instrument,
     ):
         v1.include_router(part.router)

@@ -8,6 +8,7 @@ from neat_hull.model.boat import Boat
 from neat_hull.model.dates import DatedItem
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
+from neat_hull.model.haul import HaulPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
 from neat_hull.model.safety import SafetyPlan
@@ -54,6 +55,7 @@ def demo_setups() -> list[Setup]:
             judging=Judging(**row.get("judging", {})),
             power=_power(row, ids),
             fixing=_fixing(row, ids),
+            haul=HaulPlan.model_validate(row.get("haul", {})),
             safety=SafetyPlan.model_validate(row.get("safety", {})),
             water_temp_c=row.get("water_temp_c"),
             places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},

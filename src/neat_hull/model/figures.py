@@ -9,6 +9,7 @@ from neat_hull.model.evidence import Bands
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.fixing_figures import FixingFigures
 from neat_hull.model.glide_figures import GlideFigures
+from neat_hull.model.haul_figures import HaulFigures
 from neat_hull.model.hold_figures import HoldFigures
 from neat_hull.model.load import Weight
 from neat_hull.model.power_figures import PowerFigures
@@ -44,5 +45,6 @@ class Figures(Answer):
     fixing: FixingFigures | None
     glide: GlideFigures | None
     hold: HoldFigures | None
+    haul: HaulFigures | None
     findings: list[Finding]
     cards: list[Card]

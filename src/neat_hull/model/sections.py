@@ -9,6 +9,7 @@ from neat_hull.model.base import Model
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.glide import GlidePlan
+from neat_hull.model.haul import HaulPlan
 from neat_hull.model.hold import HoldPlan
 from neat_hull.model.judging import Judging
 from neat_hull.model.power import Power
@@ -25,6 +26,7 @@ class Sections(Model):
     glide: GlidePlan = GlidePlan()
     hold: HoldPlan = HoldPlan()
     safety: SafetyPlan = SafetyPlan()
+    haul: HaulPlan = HaulPlan()
 
 
 @runtime_checkable

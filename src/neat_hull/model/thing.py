@@ -11,6 +11,7 @@ from pydantic import Field
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Evidence
 from neat_hull.model.glide import Motor
+from neat_hull.model.haul import Grip
 from neat_hull.model.hold import Anchor, Drogue
 from neat_hull.model.power import Battery, Draw, FuseBlock
 from neat_hull.model.sight import Flag, Lamp
@@ -163,6 +164,7 @@ class Thing(Model):
     transducer: Transducer | None = None
     lamp: Lamp | None = None
     flag: Flag | None = None
+    grip: Grip | None = None
     care: Care | None = None
 
     @property

@@ -922,6 +922,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/haul": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Haul
+         * @description Other wheels, the axle elsewhere, the steps from car to water; of a trial, nothing is
+         *     stored.
+         */
+        post: operations["haul"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/history": {
         parameters: {
             query?: never;
@@ -1476,6 +1497,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ticks
+         * @description What is done, by list.
+         */
+        get: operations["ticks"];
+        /**
+         * Tick
+         * @description One line set or taken away.
+         */
+        put: operations["tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/ticks/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Clear
+         * @description A list as for the first time.
+         */
+        delete: operations["clear"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/together": {
         parameters: {
             query?: never;
@@ -1732,6 +1797,7 @@ export interface components {
             finding?: string | null;
             fixing?: components["schemas"]["FixingPlan"] | null;
             glide?: components["schemas"]["GlidePlan"] | null;
+            haul?: components["schemas"]["HaulPlan"] | null;
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
@@ -2090,6 +2156,16 @@ export interface components {
             stern_height_m: boolean;
         };
         /**
+         * AxleFigure
+         * @description The axle elsewhere: what the hand bears on level ground.
+         */
+        AxleFigure: {
+            /** Hand Up N */
+            hand_up_n: number;
+            /** X M */
+            x_m: number;
+        };
+        /**
          * BailRow
          * @description How long one means takes; null: it never catches up with the leak.
          */
@@ -2230,6 +2306,34 @@ export interface components {
             volts_se: number;
         };
         /**
+         * BarsFigure
+         * @description On the two bars of a roof, or the bunks of a trailer.
+         */
+        BarsFigure: {
+            /** Bar Share */
+            bar_share: number;
+            /** Flags */
+            flags: string[];
+            /** Front Kg */
+            front_kg: number;
+            /** Overhang Front M */
+            overhang_front_m: number;
+            /** Overhang Rear M */
+            overhang_rear_m: number;
+            /** Rear Kg */
+            rear_kg: number;
+            /** Rear X M */
+            rear_x_m: number;
+            /** Share */
+            share: number;
+            /** Spacing M */
+            spacing_m: number;
+            /** Tips */
+            tips: boolean;
+            /** Under */
+            under: components["schemas"]["UnderFigure"][];
+        };
+        /**
          * Battery
          * @description It feeds the electrics. capacity_ah null: typical of its weight; rated over rated_hours.
          *
@@ -2318,6 +2422,59 @@ export interface components {
             soc: number[];
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * BedFigure
+         * @description On the bed of a truck.
+         */
+        BedFigure: {
+            /** Flags */
+            flags: string[];
+            /** Front Kg */
+            front_kg: number;
+            /** Gate Kg */
+            gate_kg: number;
+            /** Gate Share */
+            gate_share: number;
+            /** Margin M */
+            margin_m: number;
+            /** Overhang M */
+            overhang_m: number;
+            /** Tips */
+            tips: boolean;
+        };
+        /**
+         * BedPlan
+         * @description The bed of a truck, with its gate down or an extension: where the boat first bears, from the
+         *     bed's front wall, and what the edge may carry. end_in: the end that lies at that wall.
+         */
+        BedPlan: {
+            /**
+             * End In
+             * @default bow
+             * @enum {string}
+             */
+            end_in: "bow" | "stern";
+            /**
+             * Front Support M
+             * @default 0.3
+             */
+            front_support_m: number;
+            /**
+             * Gate Limit Kg
+             * @default 90
+             */
+            gate_limit_kg: number;
+            /**
+             * Gate M
+             * @default 0.5
+             */
+            gate_m: number;
+            /**
+             * Length M
+             * @default 1.7
+             */
+            length_m: number;
         };
         /**
          * Between
@@ -2595,6 +2752,94 @@ export interface components {
             wants_dry: boolean;
         };
         /**
+         * CartFigure
+         * @description On its cart: axle and handle [along, up] on the boat, which is turned by pitch_deg.
+         *     target_x_m: where the axle would have to be for what the hand is to bear.
+         */
+        CartFigure: {
+            /** Axle */
+            axle: [
+                number,
+                number
+            ];
+            /** Clearances */
+            clearances: components["schemas"]["ClearFigure"][];
+            /** Grounds */
+            grounds: components["schemas"]["GroundFigure"][];
+            /** Hand M */
+            hand_m: number;
+            /** Handle */
+            handle: [
+                number,
+                number
+            ];
+            /** Level Hand N */
+            level_hand_n: number;
+            /** Pitch Deg */
+            pitch_deg: number;
+            /** Radius M */
+            radius_m: number;
+            /** Side Tip Deg */
+            side_tip_deg: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "bare" | "loaded";
+            /** Target X M */
+            target_x_m: number | null;
+            /** Width M */
+            width_m: number;
+        };
+        /**
+         * CartPlan
+         * @description Two wheels under the boat. axle_x_m null: where the hand then bears hand_n; under_m is from
+         *     the keel down to the axle. pulled by the bow, or by the stern. loaded: all rides along on it.
+         */
+        CartPlan: {
+            /** Axle X M */
+            axle_x_m?: number | null;
+            /**
+             * By
+             * @default bow
+             * @enum {string}
+             */
+            by: "bow" | "stern";
+            /** Hand Height M */
+            hand_height_m?: number | null;
+            /**
+             * Hand N
+             * @default 50
+             */
+            hand_n: number;
+            /**
+             * Loaded
+             * @default true
+             */
+            loaded: boolean;
+            posts?: components["schemas"]["PostsPlan"] | null;
+            /** Radius M */
+            radius_m?: number | null;
+            /**
+             * Track M
+             * @default 0.55
+             */
+            track_m: number;
+            /**
+             * Under M
+             * @default 0.06
+             */
+            under_m: number;
+            /**
+             * Wheels
+             * @default wide
+             * @enum {string}
+             */
+            wheels: "narrow" | "wide" | "balloon";
+            /** Width M */
+            width_m?: number | null;
+        };
+        /**
          * ChainPart
          * @description A part between base and thing: it holds it farther out, weighs something, and has play.
          */
@@ -2701,6 +2946,16 @@ export interface components {
             what: string;
             /** With Thing */
             with_thing: number | null;
+        };
+        /**
+         * ClearFigure
+         * @description How high something under the hull goes over the ground.
+         */
+        ClearFigure: {
+            /** Clearance M */
+            clearance_m: number;
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * Cleat
@@ -3703,6 +3958,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             fixing: components["schemas"]["FixingFigures"] | null;
             glide: components["schemas"]["GlideFigures"] | null;
+            haul: components["schemas"]["HaulFigures"] | null;
             hold: components["schemas"]["HoldFigures"] | null;
             power: components["schemas"]["PowerFigures"] | null;
             seen: components["schemas"]["SeenFigures"] | null;
@@ -4027,6 +4283,28 @@ export interface components {
             shows_over_swell_m: number;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * FlagRule
+         * @description What the local rule says of what reaches past a vehicle: from where a flag, and how far at
+         *     most. The figures to start from are nobody's law.
+         */
+        FlagRule: {
+            /**
+             * Flag Rear M
+             * @default 1
+             */
+            flag_rear_m: number;
+            /**
+             * Most Front M
+             * @default 0.9
+             */
+            most_front_m: number;
+            /**
+             * Most Rear M
+             * @default 1.5
+             */
+            most_rear_m: number;
         };
         /**
          * FloatFit
@@ -4415,6 +4693,33 @@ export interface components {
             wetted_area_m2: number;
         };
         /**
+         * FullHaul
+         * @description What is asked for on request. figures: all that is live, also where nobody has said how it
+         *     travels. least_minutes: what to take off for the aim in the least time; outline: the
+         *     hull from the side, [along, keel, sheer].
+         */
+        FullHaul: {
+            /** Axles */
+            axles: components["schemas"]["AxleFigure"][];
+            figures: components["schemas"]["HaulFigures"];
+            /** Least Minutes */
+            least_minutes: number[] | null;
+            /** Least Minutes Min */
+            least_minutes_min: number;
+            /** Outline */
+            outline: [
+                number,
+                number,
+                number
+            ][];
+            /** Steps */
+            steps: components["schemas"]["HaulStep"][];
+            /** Walked M */
+            walked_m: number;
+            /** Wheels */
+            wheels: components["schemas"]["WheelsFigure"][];
+        };
+        /**
          * FullHold
          * @description What is asked for on request. line: the line from the anchor, [along the bottom, up]; held:
          *     the boat under its pull; by_the_side: what would be; elsewhere: held at places along the boat.
@@ -4708,6 +5013,45 @@ export interface components {
             wind_m_s: number;
         };
         /**
+         * Grip
+         * @description The boat is lifted by it; assist: a rope that also lies ready to climb in by.
+         */
+        Grip: {
+            /**
+             * Assist
+             * @default false
+             */
+            assist: boolean;
+        };
+        /**
+         * GroundFigure
+         * @description Over one stretch of the way: up in the hand and along the pull, what the ground bears.
+         */
+        GroundFigure: {
+            /** Axle N */
+            axle_n: number;
+            /**
+             * Ground
+             * @enum {string}
+             */
+            ground: "asphalt" | "gravel" | "grass" | "soft soil" | "wet sand" | "dry sand";
+            /** Hand Up N */
+            hand_up_n: number;
+            /** Length M */
+            length_m: number;
+            posts: components["schemas"]["PostsFigure"] | null;
+            /** Pressure Kpa */
+            pressure_kpa: number;
+            /** Pressure Share */
+            pressure_share: number;
+            /** Pull N */
+            pull_n: number;
+            /** Slope Deg */
+            slope_deg: number;
+            /** Step Pull N */
+            step_pull_n: number | null;
+        };
+        /**
          * HandHeld
          * @description A rod in the hand from the seat, pointed at the bow: by how much its tip passes it.
          */
@@ -4789,6 +5133,126 @@ export interface components {
             y_m: number;
             /** Z M */
             z_m: number;
+        };
+        /**
+         * HaulFigures
+         * @description All that is live about it; trouble says why there is no slide or cart.
+         */
+        HaulFigures: {
+            /** Aim Kg */
+            aim_kg: number;
+            bare: components["schemas"]["WeightFigure"];
+            bars: components["schemas"]["BarsFigure"] | null;
+            bed: components["schemas"]["BedFigure"] | null;
+            cart: components["schemas"]["CartFigure"] | null;
+            /** Comfort Kg */
+            comfort_kg: number;
+            /** Fewest Off */
+            fewest_off: number[] | null;
+            launch: components["schemas"]["LaunchFigure"] | null;
+            /** Lifts */
+            lifts: components["schemas"]["LiftFigure"][];
+            loaded: components["schemas"]["WeightFigure"];
+            /** Minutes Off */
+            minutes_off: number;
+            /** Off */
+            off: components["schemas"]["OffRow"][];
+            /** Side */
+            side: components["schemas"]["SideFigure"][];
+            slide: components["schemas"]["SlideFigure"] | null;
+            /** Trouble */
+            trouble: string[];
+        };
+        /**
+         * HaulPlan
+         * @description off: by thing, whether it stays on the boat for the road, comes off or goes into the hull,
+         *     where that is not as usual; minutes it takes to take it off and put it on. rides null: nobody
+         *     has said how it travels; cart null: there is none.
+         */
+        HaulPlan: {
+            /**
+             * @default {
+             *       "end_in": "bow",
+             *       "front_support_m": 0.3,
+             *       "gate_limit_kg": 90,
+             *       "gate_m": 0.5,
+             *       "length_m": 1.7
+             *     }
+             */
+            bed: components["schemas"]["BedPlan"];
+            cart?: components["schemas"]["CartPlan"] | null;
+            /** Comfort Kg */
+            comfort_kg?: number | null;
+            /**
+             * Minutes
+             * @default {}
+             */
+            minutes: {
+                [key: string]: number;
+            };
+            /**
+             * Off
+             * @default {}
+             */
+            off: {
+                [key: string]: "stays" | "off" | "inside";
+            };
+            /**
+             * People
+             * @default 1
+             */
+            people: number;
+            /** Rides */
+            rides?: ("roof" | "bed" | "trailer") | null;
+            /**
+             * @default {
+             *       "ahead_m": 2.3,
+             *       "bar_height_m": 1.5,
+             *       "bar_width_m": 0.05,
+             *       "behind_m": 1.1,
+             *       "extras_kg": 6,
+             *       "limit_kg": 75,
+             *       "over_roof_m": 0.1,
+             *       "slides_on": "pad",
+             *       "spacing_m": 0.9
+             *     }
+             */
+            roof: components["schemas"]["RoofPlan"];
+            /**
+             * @default {
+             *       "flag_rear_m": 1,
+             *       "most_front_m": 0.9,
+             *       "most_rear_m": 1.5
+             *     }
+             */
+            rule: components["schemas"]["FlagRule"];
+            /**
+             * @default {
+             *       "behind_m": 0.5,
+             *       "limit_kg": 150,
+             *       "spacing_m": 1.5
+             *     }
+             */
+            trailer: components["schemas"]["TrailerPlan"];
+            /**
+             * Way
+             * @default []
+             */
+            way: components["schemas"]["Stretch"][];
+        };
+        /**
+         * HaulStep
+         * @description A step from car to water: in words, how far it is walked all together, and how long it takes
+         *     where that is known.
+         */
+        HaulStep: {
+            /** Code */
+            code: string;
+            /** Minutes */
+            minutes: number | null;
+            said: components["schemas"]["Said"];
+            /** Walked M */
+            walked_m: number;
         };
         /**
          * HeldAt
@@ -5222,6 +5686,18 @@ export interface components {
             warning_s: number;
         };
         /**
+         * LaunchFigure
+         * @description Water that it needs: to float with its angler, and for what stands out under it.
+         */
+        LaunchFigure: {
+            /** Deepest */
+            deepest: number | null;
+            /** Deepest M */
+            deepest_m: number;
+            /** Depth M */
+            depth_m: number;
+        };
+        /**
          * Leaning
          * @description The boat under a pull; null where it goes over.
          */
@@ -5277,6 +5753,55 @@ export interface components {
             pull_n: number;
             /** Pull Port N */
             pull_port_n: number;
+        };
+        /**
+         * LiftFigure
+         * @description An end lifted: by what, what each person bears, share of what is comfortable; limit_kg and
+         *     index of the lifting equation. hold and other are [along, up] on the boat, turned by angle_deg
+         *     about the latter.
+         */
+        LiftFigure: {
+            /** Angle Deg */
+            angle_deg: number;
+            /** By */
+            by: string | null;
+            /** Each Kg */
+            each_kg: number;
+            /**
+             * End
+             * @enum {string}
+             */
+            end: "bow" | "stern";
+            /** Hold */
+            hold: [
+                number,
+                number
+            ];
+            /** Index */
+            index: number | null;
+            /** Kg */
+            kg: number;
+            /** Limit Kg */
+            limit_kg: number | null;
+            /** Other */
+            other: [
+                number,
+                number
+            ];
+            /** Other Kg */
+            other_kg: number;
+            /** Share */
+            share: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "bare" | "loaded";
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * LiftFit
@@ -5938,6 +6463,25 @@ export interface components {
             thing_id?: number | null;
         };
         /**
+         * OffRow
+         * @description A thing that is aboard: what becomes of it for the road, and where that says so.
+         */
+        OffRow: {
+            /** Kg */
+            kg: number;
+            /**
+             * Leaves
+             * @enum {string}
+             */
+            leaves: "stays" | "off" | "inside";
+            /** Minutes */
+            minutes: number;
+            /** Said */
+            said: boolean;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * OffsetStation
          * @description A measured half-section, [y, z] from keel to sheer, at x from the stern.
          */
@@ -6272,6 +6816,55 @@ export interface components {
             thing_id: number;
         };
         /**
+         * PostsFigure
+         * @description How many times the hull stands what posts in its scuppers press with.
+         */
+        PostsFigure: {
+            /** Least */
+            least: number;
+            /** Post N */
+            post_n: number;
+            /** Side N */
+            side_n: number;
+        };
+        /**
+         * PostsPlan
+         * @description Posts in the scupper tubes bear the boat, with slabs under the hull or without; the ring each
+         *     post bears on, and how far it stands out under the floor's tube.
+         */
+        PostsPlan: {
+            /**
+             * Below M
+             * @default 0.1
+             */
+            below_m: number;
+            /**
+             * Count
+             * @default 2
+             */
+            count: number;
+            /**
+             * D Mm
+             * @default 25
+             */
+            d_mm: number;
+            /**
+             * Ring Mm
+             * @default 50
+             */
+            ring_mm: number;
+            /**
+             * Slabs
+             * @default false
+             */
+            slabs: boolean;
+            /**
+             * Tube M
+             * @default 0.2
+             */
+            tube_m: number;
+        };
+        /**
          * Power
          * @description How a setup is wired and used; a thing of which nothing is said is on as is usual for it.
          *
@@ -6519,6 +7112,7 @@ export interface components {
             demands?: components["schemas"]["DemandNumbers"] | null;
             fixing?: components["schemas"]["FixingPlan"] | null;
             glide?: components["schemas"]["GlidePlan"] | null;
+            haul?: components["schemas"]["HaulPlan"] | null;
             /**
              * Height M
              * @default 0.43
@@ -6668,6 +7262,63 @@ export interface components {
             tip_past_bow_m: number;
             /** Tip Past Stern M */
             tip_past_stern_m: number;
+        };
+        /**
+         * RoofPlan
+         * @description Two bars on a car: how far apart, from the rear one to the car's rear and from the front one
+         *     to its front, what they may bear with what is on them besides, how high they are over the ground
+         *     and over the roof. rear_x_m is where on the boat the rear bar is, null: its weight between the
+         *     bars. slides on what at the rear, upright_m is how high a hand lifts the stern at first.
+         */
+        RoofPlan: {
+            /**
+             * Ahead M
+             * @default 2.3
+             */
+            ahead_m: number;
+            /**
+             * Bar Height M
+             * @default 1.5
+             */
+            bar_height_m: number;
+            /**
+             * Bar Width M
+             * @default 0.05
+             */
+            bar_width_m: number;
+            /**
+             * Behind M
+             * @default 1.1
+             */
+            behind_m: number;
+            /**
+             * Extras Kg
+             * @default 6
+             */
+            extras_kg: number;
+            /**
+             * Limit Kg
+             * @default 75
+             */
+            limit_kg: number;
+            /**
+             * Over Roof M
+             * @default 0.1
+             */
+            over_roof_m: number;
+            /** Rear X M */
+            rear_x_m?: number | null;
+            /**
+             * Slides On
+             * @default pad
+             * @enum {string}
+             */
+            slides_on: "roller" | "pad" | "bare bar" | "carpet";
+            /**
+             * Spacing M
+             * @default 0.9
+             */
+            spacing_m: number;
         };
         /**
          * RopeFigure
@@ -7115,6 +7766,43 @@ export interface components {
             glide: components["schemas"]["GlidePlan"];
             /**
              * @default {
+             *       "bed": {
+             *         "end_in": "bow",
+             *         "front_support_m": 0.3,
+             *         "gate_limit_kg": 90,
+             *         "gate_m": 0.5,
+             *         "length_m": 1.7
+             *       },
+             *       "minutes": {},
+             *       "off": {},
+             *       "people": 1,
+             *       "roof": {
+             *         "ahead_m": 2.3,
+             *         "bar_height_m": 1.5,
+             *         "bar_width_m": 0.05,
+             *         "behind_m": 1.1,
+             *         "extras_kg": 6,
+             *         "limit_kg": 75,
+             *         "over_roof_m": 0.1,
+             *         "slides_on": "pad",
+             *         "spacing_m": 0.9
+             *       },
+             *       "rule": {
+             *         "flag_rear_m": 1,
+             *         "most_front_m": 0.9,
+             *         "most_rear_m": 1.5
+             *       },
+             *       "trailer": {
+             *         "behind_m": 0.5,
+             *         "limit_kg": 150,
+             *         "spacing_m": 1.5
+             *       },
+             *       "way": []
+             *     }
+             */
+            haul: components["schemas"]["HaulPlan"];
+            /**
+             * @default {
              *       "bottom": "sand",
              *       "current_toward_deg": 180,
              *       "two_poles": false,
@@ -7295,6 +7983,20 @@ export interface components {
             undo_label: string | null;
         };
         /**
+         * SideFigure
+         * @description Carried by one hand at its side: how far the hold is off the weight.
+         */
+        SideFigure: {
+            /** By */
+            by: string;
+            /** Kg */
+            kg: number;
+            /** Off M */
+            off_m: number;
+            /** X M */
+            x_m: number;
+        };
+        /**
          * SituationFigure
          * @description A mount in one situation: loads in its own axes (along, across, out), and what they do.
          */
@@ -7338,6 +8040,30 @@ export interface components {
             tilt_deg: number;
             /** Wall Mpa */
             wall_mpa: number;
+        };
+        /**
+         * SlideFigure
+         * @description Slid up over the rear bar: the hardest moment, and [contact from the stern, force, N] all the
+         *     way; height of the hands at the start.
+         */
+        SlideFigure: {
+            /** Low M */
+            low_m: number;
+            /** Nose Down */
+            nose_down: boolean;
+            /** Path */
+            path: [
+                number,
+                number
+            ][];
+            /** Peak At M */
+            peak_at_m: number;
+            /** Peak Lift N */
+            peak_lift_n: number;
+            /** Peak N */
+            peak_n: number;
+            /** Peak Push N */
+            peak_push_n: number;
         };
         /**
          * Sonar
@@ -7473,6 +8199,34 @@ export interface components {
             step: number;
             /** Thrust N */
             thrust_n: number | null;
+        };
+        /**
+         * Stretch
+         * @description A stretch of the way to the water: its ground, how long, how steep up ahead, and the highest
+         *     step in it.
+         */
+        Stretch: {
+            /**
+             * Ground
+             * @default grass
+             * @enum {string}
+             */
+            ground: "asphalt" | "gravel" | "grass" | "soft soil" | "wet sand" | "dry sand";
+            /**
+             * Length M
+             * @default 40
+             */
+            length_m: number;
+            /**
+             * Slope Deg
+             * @default 0
+             */
+            slope_deg: number;
+            /**
+             * Step M
+             * @default 0
+             */
+            step_m: number;
         };
         /**
          * Strip
@@ -7766,6 +8520,7 @@ export interface components {
              */
             floats: boolean;
             fuse?: components["schemas"]["FuseBlock"] | null;
+            grip?: components["schemas"]["Grip"] | null;
             /** Height M */
             height_m: number;
             holder?: components["schemas"]["Holder"] | null;
@@ -7879,6 +8634,31 @@ export interface components {
             revision: number;
             /** Things */
             things: components["schemas"]["NumberedThing"][];
+        };
+        /**
+         * Tick
+         * @description A line of a list, by what it is about, and whether it is done.
+         */
+        Tick: {
+            /** Done */
+            done: boolean;
+            /** Line */
+            line: string;
+            /**
+             * List
+             * @constant
+             */
+            list: "off";
+        };
+        /**
+         * Ticks
+         * @description Lines that are done, by their list.
+         */
+        Ticks: {
+            /** Done */
+            done: {
+                [key: string]: string[];
+            };
         };
         /**
          * TiltFit
@@ -8081,6 +8861,30 @@ export interface components {
             z_m: number;
         };
         /**
+         * TrailerPlan
+         * @description Two bunks: how far apart, and from the rear one to the trailer's lights. rear_x_m is where on
+         *     the boat the rear one is, null: its weight between them.
+         */
+        TrailerPlan: {
+            /**
+             * Behind M
+             * @default 0.5
+             */
+            behind_m: number;
+            /**
+             * Limit Kg
+             * @default 150
+             */
+            limit_kg: number;
+            /** Rear X M */
+            rear_x_m?: number | null;
+            /**
+             * Spacing M
+             * @default 1.5
+             */
+            spacing_m: number;
+        };
+        /**
          * Transducer
          * @description It sounds: its cone, where it is mounted, and what lies between its face and the water.
          *
@@ -8129,6 +8933,7 @@ export interface components {
             demands?: components["schemas"]["DemandNumbers"] | null;
             fixing?: components["schemas"]["FixingPlan"] | null;
             glide?: components["schemas"]["GlidePlan"] | null;
+            haul?: components["schemas"]["HaulPlan"] | null;
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             /**
@@ -8292,6 +9097,20 @@ export interface components {
             watts_se: number;
         };
         /**
+         * UnderFigure
+         * @description Something under the hull on bars; gap_m is what is left over the roof.
+         */
+        UnderFigure: {
+            /** Drags Over Bar */
+            drags_over_bar: boolean;
+            /** Gap M */
+            gap_m: number;
+            /** On Bar */
+            on_bar: boolean;
+            /** Thing Id */
+            thing_id: number;
+        };
+        /**
          * UnplugStep
          * @description What has to be pulled or taken out to get a battery ashore, in order.
          */
@@ -8448,6 +9267,20 @@ export interface components {
             working_kg: number | null;
         };
         /**
+         * WeightFigure
+         * @description A mass with its band, and where it acts.
+         */
+        WeightFigure: {
+            /** Band Kg */
+            band_kg: number;
+            /** Kg */
+            kg: number;
+            /** X M */
+            x_m: number;
+            /** Z M */
+            z_m: number;
+        };
+        /**
          * WellBox
          * @description A recess in the deck; x from the stern, z from the lowest point of the hull.
          */
@@ -8512,6 +9345,31 @@ export interface components {
             /** Tilt Deg */
             tilt_deg: number;
             words: components["schemas"]["Said"];
+        };
+        /**
+         * WheelsFigure
+         * @description The whole way on other wheels: the hardest pull, and the most of what its ground bears.
+         */
+        WheelsFigure: {
+            /**
+             * Hardest
+             * @enum {string}
+             */
+            hardest: "asphalt" | "gravel" | "grass" | "soft soil" | "wet sand" | "dry sand";
+            /** Pressure Share */
+            pressure_share: number;
+            /** Pull N */
+            pull_n: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /**
+             * Wheels
+             * @enum {string}
+             */
+            wheels: "narrow" | "wide" | "balloon";
         };
         /**
          * WhereRow
@@ -11267,6 +12125,59 @@ export interface operations {
             };
         };
     };
+    haul: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullHaul"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     steps: {
         parameters: {
             query?: never;
@@ -12792,6 +13703,158 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ticks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ticks"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tick"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ticks"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                name: "off";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ticks"];
                 };
             };
             /** @description Not Found */

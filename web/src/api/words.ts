@@ -155,6 +155,12 @@ export const CHOICES = {
       "li_ion"
     ]
   },
+  "BedPlan": {
+    "end_in": [
+      "bow",
+      "stern"
+    ]
+  },
   "Blocked": {
     "what": [
       "thing",
@@ -208,6 +214,23 @@ export const CHOICES = {
       "watch",
       "fix",
       "stop"
+    ]
+  },
+  "CartFigure": {
+    "state": [
+      "bare",
+      "loaded"
+    ]
+  },
+  "CartPlan": {
+    "wheels": [
+      "narrow",
+      "wide",
+      "balloon"
+    ],
+    "by": [
+      "bow",
+      "stern"
     ]
   },
   "ChainPart": {
@@ -518,6 +541,23 @@ export const CHOICES = {
       "propeller"
     ]
   },
+  "GroundFigure": {
+    "ground": [
+      "asphalt",
+      "gravel",
+      "grass",
+      "soft soil",
+      "wet sand",
+      "dry sand"
+    ]
+  },
+  "HaulPlan": {
+    "rides": [
+      "roof",
+      "bed",
+      "trailer"
+    ]
+  },
   "HoldFigures": {
     "end": [
       "bow",
@@ -683,6 +723,22 @@ export const CHOICES = {
       "cord",
       "clip",
       "bungee"
+    ]
+  },
+  "LiftFigure": {
+    "end": [
+      "bow",
+      "stern"
+    ],
+    "state": [
+      "bare",
+      "loaded"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
     ]
   },
   "LimitRow": {
@@ -853,6 +909,13 @@ export const CHOICES = {
       "ashore"
     ]
   },
+  "OffRow": {
+    "leaves": [
+      "stays",
+      "off",
+      "inside"
+    ]
+  },
   "OnFitting": {
     "where": [
       "on",
@@ -967,6 +1030,14 @@ export const CHOICES = {
       "over"
     ]
   },
+  "RoofPlan": {
+    "slides_on": [
+      "roller",
+      "pad",
+      "bare bar",
+      "carpet"
+    ]
+  },
   "RoutePoint": {
     "by": [
       "point",
@@ -1040,6 +1111,16 @@ export const CHOICES = {
       "watch",
       "fix",
       "stop"
+    ]
+  },
+  "Stretch": {
+    "ground": [
+      "asphalt",
+      "gravel",
+      "grass",
+      "soft soil",
+      "wet sand",
+      "dry sand"
     ]
   },
   "Suggestion": {
@@ -1289,6 +1370,27 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "WheelsFigure": {
+    "wheels": [
+      "narrow",
+      "wide",
+      "balloon"
+    ],
+    "hardest": [
+      "asphalt",
+      "gravel",
+      "grass",
+      "soft soil",
+      "wet sand",
+      "dry sand"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "ZoneEdge": {
     "zone": [
       "hand",
@@ -1345,6 +1447,13 @@ export const USUAL = {
     "health_share": 1.0,
     "series": 1
   },
+  "BedPlan": {
+    "length_m": 1.7,
+    "gate_m": 0.5,
+    "front_support_m": 0.3,
+    "gate_limit_kg": 90.0,
+    "end_in": "bow"
+  },
   "Boat": {
     "rating_covers": "all aboard",
     "propulsion": "paddle",
@@ -1354,6 +1463,14 @@ export const USUAL = {
   },
   "Care": {
     "wants_dry": true
+  },
+  "CartPlan": {
+    "wheels": "wide",
+    "track_m": 0.55,
+    "under_m": 0.06,
+    "hand_n": 50.0,
+    "by": "bow",
+    "loaded": true
   },
   "ChainPart": {
     "length_m": 0.05,
@@ -1471,6 +1588,11 @@ export const USUAL = {
   "Flag": {
     "size_m": 0.3
   },
+  "FlagRule": {
+    "flag_rear_m": 1.0,
+    "most_rear_m": 1.5,
+    "most_front_m": 0.9
+  },
   "FloatPlan": {
     "who": "",
     "looks": "",
@@ -1522,6 +1644,9 @@ export const USUAL = {
     "turn_m": 20.0,
     "pulls": []
   },
+  "Grip": {
+    "assist": false
+  },
   "Handle": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -1534,6 +1659,40 @@ export const USUAL = {
     "lost_m3": 0.0,
     "kind": "hatch",
     "depth_m": 0.0
+  },
+  "HaulPlan": {
+    "off": {},
+    "minutes": {},
+    "people": 1,
+    "roof": {
+      "spacing_m": 0.9,
+      "behind_m": 1.1,
+      "ahead_m": 2.3,
+      "limit_kg": 75.0,
+      "extras_kg": 6.0,
+      "bar_width_m": 0.05,
+      "bar_height_m": 1.5,
+      "over_roof_m": 0.1,
+      "slides_on": "pad"
+    },
+    "bed": {
+      "length_m": 1.7,
+      "gate_m": 0.5,
+      "front_support_m": 0.3,
+      "gate_limit_kg": 90.0,
+      "end_in": "bow"
+    },
+    "trailer": {
+      "spacing_m": 1.5,
+      "behind_m": 0.5,
+      "limit_kg": 150.0
+    },
+    "rule": {
+      "flag_rear_m": 1.0,
+      "most_rear_m": 1.5,
+      "most_front_m": 0.9
+    },
+    "way": []
   },
   "HoldPlan": {
     "bottom": "sand",
@@ -1623,6 +1782,14 @@ export const USUAL = {
     "speed": 60.0,
     "fault": "none"
   },
+  "PostsPlan": {
+    "count": 2,
+    "d_mm": 25.0,
+    "ring_mm": 50.0,
+    "tube_m": 0.2,
+    "below_m": 0.1,
+    "slabs": false
+  },
   "Power": {
     "conductors": {},
     "banks": {},
@@ -1676,6 +1843,17 @@ export const USUAL = {
   },
   "Rod": {
     "reel": "none"
+  },
+  "RoofPlan": {
+    "spacing_m": 0.9,
+    "behind_m": 1.1,
+    "ahead_m": 2.3,
+    "limit_kg": 75.0,
+    "extras_kg": 6.0,
+    "bar_width_m": 0.05,
+    "bar_height_m": 1.5,
+    "over_roof_m": 0.1,
+    "slides_on": "pad"
   },
   "RoutePoint": {
     "by": "clip"
@@ -1819,10 +1997,50 @@ export const USUAL = {
       "swell_m": 0.0,
       "own_list": []
     },
+    "haul": {
+      "off": {},
+      "minutes": {},
+      "people": 1,
+      "roof": {
+        "ahead_m": 2.3,
+        "bar_height_m": 1.5,
+        "bar_width_m": 0.05,
+        "behind_m": 1.1,
+        "extras_kg": 6.0,
+        "limit_kg": 75.0,
+        "over_roof_m": 0.1,
+        "slides_on": "pad",
+        "spacing_m": 0.9
+      },
+      "bed": {
+        "end_in": "bow",
+        "front_support_m": 0.3,
+        "gate_limit_kg": 90.0,
+        "gate_m": 0.5,
+        "length_m": 1.7
+      },
+      "trailer": {
+        "behind_m": 0.5,
+        "limit_kg": 150.0,
+        "spacing_m": 1.5
+      },
+      "rule": {
+        "flag_rear_m": 1.0,
+        "most_front_m": 0.9,
+        "most_rear_m": 1.5
+      },
+      "way": []
+    },
     "posture": "sits"
   },
   "SetupChange": {
     "posture": "sits"
+  },
+  "Stretch": {
+    "ground": "grass",
+    "length_m": 40.0,
+    "slope_deg": 0.0,
+    "step_m": 0.0
   },
   "TableImport": {
     "take_good": false
@@ -1873,6 +2091,11 @@ export const USUAL = {
     "width_m": 0.0,
     "lost_m3": 0.0,
     "kind": "track"
+  },
+  "TrailerPlan": {
+    "spacing_m": 1.5,
+    "behind_m": 0.5,
+    "limit_kg": 150.0
   },
   "Transducer": {
     "mount": "recess",

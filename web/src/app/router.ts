@@ -9,6 +9,7 @@ import { compare } from '@/subjects/compare'
 import { fixing, work } from '@/subjects/fixing'
 import { gear, shapes } from '@/subjects/gear'
 import { glide } from '@/subjects/glide'
+import { haul } from '@/subjects/haul'
 import { hold } from '@/subjects/hold'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
@@ -30,6 +31,7 @@ export const SCREENS: Screen[] = [
   sonar,
   fixing,
   work,
+  haul,
   compare,
 ]
 

@@ -2,7 +2,7 @@
 /** What a thing is when it goes wrong: how much it lifts, what it bails, the light and flag it shows. */
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
-import { pick, typed } from '@/kit/heard'
+import { pick, ticked, typed } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 
@@ -10,6 +10,7 @@ type Lamp = NonNullable<Thing['lamp']>
 type Flag = NonNullable<Thing['flag']>
 const lamp = defineModel<Lamp | null>('lamp', { required: true })
 const flag = defineModel<Flag | null>('flag', { required: true })
+const grip = defineModel<NonNullable<Thing['grip']> | null>('grip', { required: true })
 const bails = defineModel<NonNullable<Thing['bails']> | null>('bails', { required: true })
 const volume_l = defineModel<number | null>('volume', { required: true })
 defineProps<{ units: Units }>()
@@ -88,6 +89,13 @@ function setLamp(fields: Partial<Lamp>): void {
           @change="setLamp({ vertical_deg: typed($event) })"
       /></label>
     </div>
+  </template>
+  <template v-if="grip">
+    <span>Handle</span>
+    <label class="tick"
+      ><input type="checkbox" :checked="grip.assist" @change="grip = { assist: ticked($event) }" />
+      also a rope to climb in by</label
+    >
   </template>
   <template v-if="flag">
     <span>Flag</span>

@@ -238,6 +238,7 @@ const other = computed(() =>
       <SafetyFields
         v-model:lamp="draft.lamp"
         v-model:flag="draft.flag"
+        v-model:grip="draft.grip"
         v-model:bails="draft.bails"
         v-model:volume="draft.volume_l"
         :units="units"

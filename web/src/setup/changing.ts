@@ -42,6 +42,14 @@ export type HoldChange = Partial<Setup['hold']>
 export type SafetyChange = Partial<Omit<Setup['safety'], 'leashes'>> & {
   leashes?: Record<string, Partial<Setup['safety']['leashes'][string]> | null>
 }
+/** What changes of how it travels; what is null is as usual again. Its parts change by field. */
+export type HaulChange = Partial<
+  Omit<Setup['haul'], 'off' | 'minutes' | 'roof' | 'bed' | 'trailer' | 'rule' | 'cart'>
+> & {
+  off?: Record<string, Setup['haul']['off'][string] | null>
+  minutes?: Record<string, number | null>
+  cart?: Partial<NonNullable<Setup['haul']['cart']>> | null
+} & { [P in 'roof' | 'bed' | 'trailer' | 'rule']?: Partial<Setup['haul'][P]> }
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -205,6 +213,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putSafety = (safety: SafetyChange) =>
     edit('the safety plan', [['setup', null, { safety: newest.setup().safety }, { safety }]])
 
+  /** How it gets to the water. */
+  const putHaul = (haul: HaulChange) =>
+    edit('how it travels', [['setup', null, { haul: newest.setup().haul }, { haul }]])
+
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
@@ -224,6 +236,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     putGlide,
     putHold,
     putSafety,
+    putHaul,
     putJudging,
     accept,
     acceptNoLonger,

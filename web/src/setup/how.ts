@@ -23,3 +23,7 @@ export type HowFigure =
   | 'hold pole'
   | 'reserve'
   | 'light'
+  | 'haul lift'
+  | 'haul slide'
+  | 'haul cart'
+  | 'haul bars'

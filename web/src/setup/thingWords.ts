@@ -58,6 +58,7 @@ const ROLES = [
   ['transducer', 'a transducer', USUAL.Transducer],
   ['lamp', 'a lamp', USUAL.Lamp],
   ['flag', 'a flag', USUAL.Flag],
+  ['grip', 'a handle to lift by', USUAL.Grip],
 ] as const
 export type Role = (typeof ROLES)[number][0]
 export const ROLE_WORDS = ROLES.map(([role, words]) => [role, words] as const)
@@ -75,6 +76,7 @@ export interface Draft extends Thing {
   motor: NonNullable<Thing['motor']> | null
   lamp: NonNullable<Thing['lamp']> | null
   flag: NonNullable<Thing['flag']> | null
+  grip: NonNullable<Thing['grip']> | null
   bails: NonNullable<Thing['bails']> | null
   volume_l: number | null
   rod: NonNullable<Thing['rod']>
@@ -92,6 +94,7 @@ export function draftOf(thing: Thing): Draft {
     motor: plain.motor ?? null,
     lamp: plain.lamp ?? null,
     flag: plain.flag ?? null,
+    grip: plain.grip ?? null,
     bails: plain.bails ?? null,
     volume_l: plain.volume_l ?? null,
     part: plain.part ?? null,

@@ -8,7 +8,7 @@ import { sectionsOf } from './laidOver'
 import { merged, withFields } from './patch'
 import { useSetup } from './useSetup'
 
-type Section = 'demands' | 'glide' | 'hold' | 'safety'
+type Section = 'demands' | 'glide' | 'hold' | 'safety' | 'haul'
 
 export function useSliding() {
   const store = useSetup()

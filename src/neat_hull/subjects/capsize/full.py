@@ -116,6 +116,12 @@ def _school(of: Upset, way: Way, things: Sequence[CaseThing]) -> SchoolRow:
     )
 
 
+def _assisted(ev: Evaluated) -> bool:
+    """Whether a rope to hold on to hangs on the boat as gear."""
+    grips = (ev.thing(i).grip for i in ev.setup.places)
+    return any(one is not None and one.assist for one in grips)
+
+
 def _climbs(ev: Evaluated, of: Upset) -> list[ClimbRow]:
     into, found, plan = remount(ev), ev.once(as_fated), ev.setup.safety
     rows = []
@@ -124,7 +130,7 @@ def _climbs(ev: Evaluated, of: Upset) -> list[ClimbRow]:
         verdict: Verdict = "fine"
         word = "clear"
         if one.climb_m is None:
-            verdict = "watch" if plan.assist_rope else "fix"
+            verdict = "watch" if plan.assist_rope or _assisted(ev) else "fix"
             word = "goes over: with weight on the far side, or from the stern"
         elif one.blocked_by:
             verdict, word = "watch", "something is in the way"

@@ -72,21 +72,24 @@ class _Stand:
 
     cart: CaseCart
     of: Weight
+    axle_m: Place
     alpha: float
 
     @classmethod
-    def at(cls, cart: CaseCart, of: Weight) -> "_Stand":
-        """At the handle's height. Raises NoPosition where it cannot be held so high."""
-        ahead, up = _own(cart, cart.handle_m)
+    def at(cls, cart: CaseCart, of: Weight, axle_x_m: float | None = None) -> "_Stand":
+        """At the handle's height, its axle where it is or elsewhere. Raises NoPosition where it
+        cannot be held so high."""
+        axle = cart.axle_m if axle_x_m is None else (axle_x_m, cart.axle_m[1])
+        ahead, up = _own(cart, axle, cart.handle_m)
         far = hypot(ahead, up)
         rise = cart.handle_height_m - cart.wheel_radius_m
         if far == 0 or abs(rise) > far:
             raise NoPosition("cart.handle_height_m", "the handle cannot be held at that height")
-        return cls(cart, of, asin(rise / far) - atan2(up, ahead))
+        return cls(cart, of, axle, asin(rise / far) - atan2(up, ahead))
 
     def turned(self, place: Place) -> Place:
         """A place of the boat, from the axle, as it stands."""
-        x, z = _own(self.cart, place)
+        x, z = _own(self.cart, self.axle_m, place)
         c, s = cos(self.alpha), sin(self.alpha)
         return x * c - z * s, x * s + z * c
 
@@ -96,9 +99,9 @@ class _Stand:
         return self.of.kg * GRAVITY_M_S2
 
 
-def _own(cart: CaseCart, place: Place) -> Place:
+def _own(cart: CaseCart, axle_m: Place, place: Place) -> Place:
     """From the axle, along toward the handle and up."""
-    x_a, z_a = cart.axle_m
+    x_a, z_a = axle_m
     way = 1.0 if cart.handle_m[0] >= x_a else -1.0
     return way * (place[0] - x_a), place[1] - z_a
 
@@ -118,7 +121,7 @@ def wheeled(cart: CaseCart, of: Weight, length_m: float, under: list[CaseUnder])
             )
             for one in under
         ],
-        axle_x_for_target_m=_axle_for_target(cart, of, length_m),
+        axle_x_for_target_m=axle_for_target(cart, of, length_m),
     )
 
 
@@ -204,17 +207,13 @@ def _posts(posts: Posts, axle_n: float, along_n: float) -> OnPosts:
     )
 
 
-def _axle_for_target(cart: CaseCart, of: Weight, length_m: float) -> float | None:
+def axle_for_target(cart: CaseCart, of: Weight, length_m: float) -> float | None:
     """Where the axle must be for so much in the hand, on level ground that nothing rolls on:
     between the centre of gravity and the end away from the handle."""
     away = 0.0 if cart.handle_m[0] >= cart.axle_m[0] else length_m
 
     def over(x: float) -> float:
-        moved = _with_axle(cart, x)
-        stand = _Stand.at(moved, of)
-        h_x, _ = stand.turned(moved.handle_m)
-        g_x, _ = stand.turned((of.x_m, of.z_m))
-        return stand.weight_n * g_x / h_x - cart.hand_target_n
+        return level_hand_n(cart, of, x) - cart.hand_target_n
 
     try:
         low, high = over(of.x_m), over(away)
@@ -225,6 +224,13 @@ def _axle_for_target(cart: CaseCart, of: Weight, length_m: float) -> float | Non
     return float(brentq(over, of.x_m, away, xtol=1e-12))
 
 
-def _with_axle(cart: CaseCart, x_m: float) -> CaseCart:
+def level_hand_n(cart: CaseCart, of: Weight, axle_x_m: float) -> float:
+    """What the hand bears on level ground that nothing rolls on, the axle there. Raises NoPosition,
+    or ZeroDivisionError where the handle stands over it."""
+    stand = _Stand.at(cart, of, axle_x_m)
+    return stand.weight_n * stand.turned((of.x_m, of.z_m))[0] / stand.turned(cart.handle_m)[0]
+
+
+def with_axle(cart: CaseCart, x_m: float) -> CaseCart:
     """The same with its axle elsewhere."""
     return cart.model_copy(update={"axle_m": (x_m, cart.axle_m[1])})

@@ -8,7 +8,7 @@ from neat_hull.errors import InputError, InputErrors
 from neat_hull.model.haul_case import HaulCase
 from neat_hull.subjects.haul.cart import wheeled
 from neat_hull.subjects.haul.lifting import lifted
-from neat_hull.subjects.haul.roof import on_bed, on_roof, slid
+from neat_hull.subjects.haul.roof import on_bed, on_roof, pushed, slid
 from neat_hull.subjects.haul.weights import weight, weights
 
 Row = dict[str, Any]
@@ -30,7 +30,7 @@ def haul_report(case: HaulCase) -> Row:
         "roof": None
         if roof is None
         else asdict(on_roof(roof, bare, long, case.under, slide, rule)),
-        "slide": None if slide is None else asdict(slid(slide, bare, long, roof)),
+        "slide": None if slide is None else asdict(slid(pushed(slide, bare), bare, long, roof)),
         "bed": None if bed is None else asdict(on_bed(bed, bare, long, rule)),
         "cart": None
         if cart is None

@@ -126,14 +126,18 @@ def _over_bar(one: CaseRoof, each: CaseUnder, slide: CaseSlide | None) -> OverBa
     return OverBar(each.name, gap, on, drags)
 
 
-def slid(one: CaseSlide, of: Weight, length_m: float, roof: CaseRoof | None) -> Slid:
-    """A lever on a bar that rubs, step by step. Raises NoPosition where hands and bar cannot be so.
+Row = tuple[float, float, float, float]
 
-    Of the weight square to the boat the bar bears what balances it about the hands, all of it once
-    the centre is past the bar.
+
+def pushed(one: CaseSlide, of: Weight) -> list[Row]:
+    """Step by step: the force, where the bar is under it, what pushes and what lifts. Raises
+    NoPosition where hands and bar cannot be so.
+
+    A lever on a bar that rubs: of the weight square to the boat the bar bears what balances it
+    about the hands, all of it once the centre is past the bar.
     """
     weight = of.kg * GRAVITY_M_S2
-    rows = []
+    rows: list[Row] = []
     for k in range(one.steps + 1):
         share = k / one.steps
         x = one.contact_m[0] + share * (one.contact_m[1] - one.contact_m[0])
@@ -146,6 +150,11 @@ def slid(one: CaseSlide, of: Weight, length_m: float, roof: CaseRoof | None) -> 
         borne = square * min(1.0, (of.x_m - one.hand_x_m) / far)
         lift, push = square - borne, weight * sin + one.friction * borne
         rows.append((hypot(push, lift), x, push, lift))
+    return rows
+
+
+def slid(rows: Sequence[Row], of: Weight, length_m: float, roof: CaseRoof | None) -> Slid:
+    """The hardest moment of those."""
     peak = max(rows, key=lambda row: row[0])
     return Slid(
         peak_n=peak[0],

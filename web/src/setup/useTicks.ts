@@ -1,0 +1,64 @@
+/** Ticks on a list of the open setup: set at once, sent when there is a way, kept here until then. */
+import { useLocalStorage, useOnline } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { useSetup } from './useSetup'
+
+type List = Schemas['Tick']['list']
+
+export function useTicks(list: List) {
+  const store = useSetup()
+  const online = useOnline()
+  const setup_id = computed(() => store.kept?.setup_id ?? 0)
+  const known = ref<string[]>([])
+  /** what was set here and is not there yet, by setup, list and line */
+  const waiting = useLocalStorage<Record<string, boolean>>('neat-hull-ticks', {})
+  const trouble = ref('')
+  const key = (line: string) => `${setup_id.value}/${list}/${line}`
+  const isDone = (line: string) => waiting.value[key(line)] ?? known.value.includes(line)
+
+  function taken(answer: Schemas['Ticks']): void {
+    known.value = answer.done[list] ?? []
+  }
+  /** Sends what waits, one after the other; what cannot be sent waits on. */
+  async function send(): Promise<void> {
+    const path = { setup_id: setup_id.value }
+    try {
+      for (const [full, done] of Object.entries(waiting.value)) {
+        const [id, name, ...line] = full.split('/')
+        if (Number(id) !== setup_id.value || name !== list) continue
+        const body = { list, line: line.join('/'), done }
+        taken(await ask(api.PUT('/api/v1/setups/{setup_id}/ticks', { params: { path }, body })))
+        if (waiting.value[full] === done) delete waiting.value[full]
+      }
+      trouble.value = ''
+    } catch (error) {
+      if (error instanceof Refusal) trouble.value = error.message
+      else if (!(error instanceof Offline)) throw error
+    }
+  }
+  async function load(): Promise<void> {
+    if (!setup_id.value) return
+    const path = { setup_id: setup_id.value }
+    try {
+      taken(await ask(api.GET('/api/v1/setups/{setup_id}/ticks', { params: { path } })))
+    } catch (error) {
+      if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    }
+    await send()
+  }
+  function set(line: string, done: boolean): void {
+    waiting.value[key(line)] = done
+    void send()
+  }
+  async function clear(): Promise<void> {
+    for (const line of [
+      ...known.value,
+      ...Object.keys(waiting.value).map((one) => one.split('/')[2]!),
+    ])
+      if (isDone(line)) waiting.value[key(line)] = false
+    await send()
+  }
+  watch([setup_id, online], () => void load(), { immediate: true })
+  return { isDone, set, clear, trouble }
+}
