@@ -73,7 +73,7 @@ def test_screens_and_groups_by_keys(bench: Page) -> None:
     bench.keyboard.press(">")
     bench.wait_for_url(re.compile("/power$"))
     bench.keyboard.press(">")
-    bench.wait_for_url(re.compile("/compare$"))
+    bench.wait_for_url(re.compile("/haul$"))
     bench.keyboard.press("<")
     bench.wait_for_url(re.compile("/power$"))
     bench.keyboard.press("<")

@@ -23,6 +23,7 @@ SCREENS = [
     "fixing",
     "work",
     "haul",
+    "money",
     "compare",
     "start",
 ]

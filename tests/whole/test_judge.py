@@ -45,6 +45,7 @@ from tests.subjects.fixing import mountings
 from tests.subjects.glide import goings
 from tests.subjects.haul import hauling
 from tests.subjects.hold import holdings
+from tests.subjects.money import spending
 from tests.subjects.power import wirings
 from tests.subjects.sight import lampings
 from tests.subjects.sonar import hangings
@@ -252,6 +253,7 @@ CASES = [
     *goings.CASES,
     *holdings.CASES,
     *hauling.CASES,
+    *spending.CASES,
 ]  # fmt: skip
 
 

@@ -29,6 +29,7 @@ from neat_hull.api import (
     haul,
     hold,
     instrument,
+    money,
     placing,
     power,
     reach,
@@ -88,6 +89,7 @@ def create_app(
         dates,
         float_plan,
         ticks,
+        money,
         instrument,
     ):
         v1.include_router(part.router)

@@ -1,8 +1,9 @@
 """The shipped demo put into a data file."""
 
-from neat_hull.files.demo import demo_dates, demo_setups
+from neat_hull.files.demo import demo_dates, demo_purchases, demo_setups
 from neat_hull.store.connect import Connection
 from neat_hull.store.dates import add_date
+from neat_hull.store.purchases import add_purchase
 from neat_hull.store.setups import add_setup, list_setups, load_setup
 
 
@@ -17,6 +18,8 @@ def add_demo(db: Connection) -> int:
     for setup in others:
         boat = next((s.boat_id for s in kept if s.setup.boat == setup.boat), None)
         kept.append(load_setup(db, add_setup(db, setup, kept[0].angler_id, boat)))
+    for bought in demo_purchases():
+        add_purchase(db, bought)
     for item in demo_dates():
         add_date(db, item)
     return kept[0].setup_id

@@ -10,6 +10,8 @@ from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.haul import HaulPlan
 from neat_hull.model.judging import Judging
+from neat_hull.model.money import Purchase
+from neat_hull.model.money_plan import MoneyPlan
 from neat_hull.model.power import Power
 from neat_hull.model.safety import SafetyPlan
 from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
@@ -28,6 +30,17 @@ def demo_dates() -> list[DatedItem]:
     return [
         DatedItem(**row, thing_id=ids.get(thing))
         for row in raw["dates"]
+        for thing in (row.pop("thing", None),)
+    ]
+
+
+def demo_purchases() -> list[Purchase]:
+    """What its owner put down of what was bought, by the same ids."""
+    raw = _demo()
+    ids = {row["name"]: n for n, row in enumerate(raw["things"], start=1)}
+    return [
+        Purchase(**row, thing_id=ids.get(thing))
+        for row in raw["purchases"]
         for thing in (row.pop("thing", None),)
     ]
 
@@ -55,6 +68,7 @@ def demo_setups() -> list[Setup]:
             judging=Judging(**row.get("judging", {})),
             power=_power(row, ids),
             fixing=_fixing(row, ids),
+            money=_money(row, ids),
             haul=HaulPlan.model_validate(row.get("haul", {})),
             safety=SafetyPlan.model_validate(row.get("safety", {})),
             water_temp_c=row.get("water_temp_c"),
@@ -89,6 +103,12 @@ def _power(row: Any, ids: dict[str, int]) -> Power:
 def _fixing(row: Any, ids: dict[str, int]) -> FixingPlan:
     mounts = {ids[thing]: mount for thing, mount in row.get("mounts", {}).items()}
     return FixingPlan.model_validate({"mounts": mounts})
+
+
+def _money(row: Any, ids: dict[str, int]) -> MoneyPlan:
+    plan = row.get("money", {})
+    phases = {ids[thing]: phase for thing, phase in plan.pop("phases", {}).items()}
+    return MoneyPlan.model_validate({**plan, "phases": phases})
 
 
 def _place(row: Any, ids: dict[str, int]) -> Place:

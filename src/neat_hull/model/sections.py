@@ -12,6 +12,7 @@ from neat_hull.model.glide import GlidePlan
 from neat_hull.model.haul import HaulPlan
 from neat_hull.model.hold import HoldPlan
 from neat_hull.model.judging import Judging
+from neat_hull.model.money_plan import MoneyPlan
 from neat_hull.model.power import Power
 from neat_hull.model.safety import SafetyPlan
 
@@ -27,6 +28,7 @@ class Sections(Model):
     hold: HoldPlan = HoldPlan()
     safety: SafetyPlan = SafetyPlan()
     haul: HaulPlan = HaulPlan()
+    money: MoneyPlan = MoneyPlan()
 
 
 @runtime_checkable

@@ -24,6 +24,7 @@ from neat_hull.subjects import (
     haul,
     hold,
     load,
+    money,
     power,
     reach,
     rods,
@@ -54,6 +55,7 @@ SUBJECTS: tuple[Subject, ...] = (
     glide.SUBJECT,
     hold.SUBJECT,
     haul.SUBJECT,
+    money.SUBJECT,
     day.SUBJECT,
     calibration.SUBJECT,
 )

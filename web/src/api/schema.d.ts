@@ -1084,6 +1084,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Money
+         * @description All of it.
+         */
+        get: operations["money"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/money/purchases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Bought
+         * @description Keep one more.
+         */
+        post: operations["add_bought"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/money/purchases/{purchase_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Bought
+         * @description As it now is.
+         */
+        put: operations["change_bought"];
+        post?: never;
+        /**
+         * Drop Bought
+         * @description Gone for good.
+         */
+        delete: operations["drop_bought"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/move": {
         parameters: {
             query?: never;
@@ -1800,6 +1864,7 @@ export interface components {
             haul?: components["schemas"]["HaulPlan"] | null;
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
+            money?: components["schemas"]["MoneyPlan"] | null;
             /**
              * Places
              * @default []
@@ -2628,6 +2693,23 @@ export interface components {
             trim_deg: number | null;
             /** Watches */
             watches: number;
+        };
+        /**
+         * BudgetFigure
+         * @description musts first, worst first; left_minor is what they leave of the budget, negative where they
+         *     alone are over it; null without one. wants are in the order of what they clear.
+         */
+        BudgetFigure: {
+            /** Chosen Minor */
+            chosen_minor: number;
+            /** Left Minor */
+            left_minor: number | null;
+            /** Must Minor */
+            must_minor: number;
+            /** Musts */
+            musts: components["schemas"]["MustRow"][];
+            /** Wants */
+            wants: components["schemas"]["WantRow"][];
         };
         /**
          * BuyRow
@@ -5594,6 +5676,36 @@ export interface components {
             revision: number;
         };
         /**
+         * KeptPurchase
+         * @description As kept.
+         */
+        KeptPurchase: {
+            /**
+             * Ended
+             * @default kept
+             * @enum {string}
+             */
+            ended: "kept" | "replaced" | "lost" | "sold" | "broke";
+            /** Minor */
+            minor: number;
+            /** On Day */
+            on_day?: string | null;
+            /** Purchase Id */
+            purchase_id: number;
+            /**
+             * Resale Minor
+             * @default 0
+             */
+            resale_minor: number;
+            /** Thing Id */
+            thing_id?: number | null;
+            /**
+             * What
+             * @default
+             */
+            what: string;
+        };
+        /**
          * KitItem
          * @description A generic thing: where it usually goes, and on which trips most take it.
          */
@@ -5732,6 +5844,31 @@ export interface components {
             x_m?: number | null;
             /** Y M */
             y_m?: number | null;
+        };
+        /**
+         * LedgerRow
+         * @description A thing, or a purchase of what is none. minor is what was paid, or its price where nobody
+         *     said; null: no price. wasted_minor is what is gone of it.
+         */
+        LedgerRow: {
+            /** Bought */
+            bought: boolean;
+            /** Minor */
+            minor: number | null;
+            /** Name */
+            name: string;
+            /** Paid */
+            paid: boolean;
+            /** Purchases */
+            purchases: components["schemas"]["KeptPurchase"][];
+            /** Resale Minor */
+            resale_minor: number;
+            /** Thing Id */
+            thing_id: number | null;
+            /** Wasted Minor */
+            wasted_minor: number;
+            /** Where */
+            where: string | null;
         };
         /**
          * LiesFigure
@@ -6066,6 +6203,63 @@ export interface components {
             moment_kg_m: number;
         };
         /**
+         * MoneyPage
+         * @description All of it. wasted_minor: price less resale of what was replaced, lost or broke;
+         *     per_trip_minor null while nobody has counted trips.
+         */
+        MoneyPage: {
+            /** Bought Minor */
+            bought_minor: number;
+            budget: components["schemas"]["BudgetFigure"];
+            /** Per Trip Minor */
+            per_trip_minor: number | null;
+            /** Phases */
+            phases: components["schemas"]["PhaseRow"][];
+            /** Places */
+            places: components["schemas"]["PlaceRow"][];
+            /** Planned Minor */
+            planned_minor: number;
+            /** Resale Minor */
+            resale_minor: number;
+            /** Rows */
+            rows: components["schemas"]["LedgerRow"][];
+            /** Unpriced */
+            unpriced: number[];
+            /** Wasted Minor */
+            wasted_minor: number;
+        };
+        /**
+         * MoneyPlan
+         * @description phases: when a thing that is aboard comes, where that is not now; until: from which phase on
+         *     it is ashore again, as something better came. trips: how many there were so far, null: nobody
+         *     has counted.
+         */
+        MoneyPlan: {
+            /** Budget Minor */
+            budget_minor?: number | null;
+            /**
+             * Currency
+             * @default
+             */
+            currency: string;
+            /**
+             * Phases
+             * @default {}
+             */
+            phases: {
+                [key: string]: "now" | "phase 2" | "phase 3" | "phase 4" | "never";
+            };
+            /** Trips */
+            trips?: number | null;
+            /**
+             * Until
+             * @default {}
+             */
+            until: {
+                [key: string]: "now" | "phase 2" | "phase 3" | "phase 4" | "never";
+            };
+        };
+        /**
          * Monitor
          * @description All banks of a setup, and the state of the feed.
          */
@@ -6375,6 +6569,32 @@ export interface components {
             words: string;
         };
         /**
+         * MustRow
+         * @description Something this trip asks for before anything else: had, to be bought, or nothing known that
+         *     would do; verdict is that of going without.
+         */
+        MustRow: {
+            /** Minor */
+            minor: number | null;
+            /**
+             * Service
+             * @enum {string}
+             */
+            service: "PFD" | "whistle" | "light" | "warm clothing" | "spare paddle" | "call" | "knife" | "first aid" | "tow line";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "have" | "buy" | "missing";
+            /** Thing Id */
+            thing_id: number | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
          * Need
          * @description Something to have ready: how many, and the price of all of them where it is known.
          */
@@ -6638,6 +6858,61 @@ export interface components {
             name: string;
         };
         /**
+         * PhaseRow
+         * @description The boat as it is in a phase, and against the one before: what comes and goes, what it costs
+         *     from there on, findings that come and go.
+         */
+        PhaseRow: {
+            /** Carried Kg */
+            carried_kg: number;
+            /** Comes */
+            comes: number[];
+            /** Cost Minor */
+            cost_minor: number;
+            /** Fix */
+            fix: number;
+            /** Gained */
+            gained: components["schemas"]["Said"][];
+            /** Gear Kg */
+            gear_kg: number;
+            /** Gm M */
+            gm_m: number | null;
+            /** Goes */
+            goes: number[];
+            /** Heel Deg */
+            heel_deg: number | null;
+            /** Holes */
+            holes: number;
+            /** Idle Holes */
+            idle_holes: string[];
+            /** Least Freeboard M */
+            least_freeboard_m: number | null;
+            /** Lost */
+            lost: components["schemas"]["Said"][];
+            /**
+             * Phase
+             * @enum {string}
+             */
+            phase: "now" | "phase 2" | "phase 3" | "phase 4" | "never";
+            /** Stop */
+            stop: number;
+            /** Total Minor */
+            total_minor: number;
+            /** Trim Deg */
+            trim_deg: number | null;
+            /** Trouble */
+            trouble: string | null;
+            /** Unpriced */
+            unpriced: number[];
+            /** Watch */
+            watch: number;
+            /**
+             * Weight Verdict
+             * @enum {string}
+             */
+            weight_verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
          * PhaseSpan
          * @description A phase of the day, by hours of the clock.
          */
@@ -6717,6 +6992,20 @@ export interface components {
             place: components["schemas"]["Place"];
             /** Revision */
             revision: number;
+        };
+        /**
+         * PlaceRow
+         * @description What is in one part of the boat; null: ashore.
+         */
+        PlaceRow: {
+            /** Bought Minor */
+            bought_minor: number;
+            /** Count */
+            count: number;
+            /** Planned Minor */
+            planned_minor: number;
+            /** Where */
+            where: string | null;
         };
         /**
          * Placed
@@ -7066,6 +7355,35 @@ export interface components {
             wave_factor: number | null;
         };
         /**
+         * Purchase
+         * @description What was paid for a thing, or for something that is none; resale_minor is what it brought, or
+         *     would bring. ended: what became of it.
+         */
+        Purchase: {
+            /**
+             * Ended
+             * @default kept
+             * @enum {string}
+             */
+            ended: "kept" | "replaced" | "lost" | "sold" | "broke";
+            /** Minor */
+            minor: number;
+            /** On Day */
+            on_day?: string | null;
+            /**
+             * Resale Minor
+             * @default 0
+             */
+            resale_minor: number;
+            /** Thing Id */
+            thing_id?: number | null;
+            /**
+             * What
+             * @default
+             */
+            what: string;
+        };
+        /**
          * ReachLimits
          * @description How far this person goes from the seat, and with which hand.
          */
@@ -7120,6 +7438,7 @@ export interface components {
             height_m: number;
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
+            money?: components["schemas"]["MoneyPlan"] | null;
             /**
              * Places
              * @default []
@@ -7821,6 +8140,14 @@ export interface components {
              *     }
              */
             judging: components["schemas"]["Judging"];
+            /**
+             * @default {
+             *       "currency": "",
+             *       "phases": {},
+             *       "until": {}
+             *     }
+             */
+            money: components["schemas"]["MoneyPlan"];
             /** Name */
             name: string;
             /** Places */
@@ -8936,6 +9263,7 @@ export interface components {
             haul?: components["schemas"]["HaulPlan"] | null;
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
+            money?: components["schemas"]["MoneyPlan"] | null;
             /**
              * Places
              * @default []
@@ -9202,6 +9530,27 @@ export interface components {
             thickness_mm: number;
             /** Thickness Usual */
             thickness_usual: boolean;
+        };
+        /**
+         * WantRow
+         * @description Something planned: what of the findings it clears, its worth, whether the budget takes it.
+         *     instead: for its price these bring more.
+         */
+        WantRow: {
+            /** Chosen */
+            chosen: boolean;
+            /** Clears */
+            clears: components["schemas"]["Said"][];
+            /** Instead */
+            instead: number[];
+            /** Minor */
+            minor: number;
+            /** Thing Id */
+            thing_id: number;
+            /** Too Dear */
+            too_dear: boolean;
+            /** Value */
+            value: number;
         };
         /**
          * WayFigure
@@ -12508,6 +12857,212 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    money: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_bought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Purchase"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_bought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                purchase_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Purchase"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_bought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                purchase_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
                 };
             };
             /** @description Not Found */

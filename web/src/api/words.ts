@@ -677,6 +677,15 @@ export const CHOICES = {
       "freeboard"
     ]
   },
+  "KeptPurchase": {
+    "ended": [
+      "kept",
+      "replaced",
+      "lost",
+      "sold",
+      "broke"
+    ]
+  },
   "KitItem": {
     "goes": [
       "worn",
@@ -893,6 +902,30 @@ export const CHOICES = {
       "used to it"
     ]
   },
+  "MustRow": {
+    "service": [
+      "PFD",
+      "whistle",
+      "light",
+      "warm clothing",
+      "spare paddle",
+      "call",
+      "knife",
+      "first aid",
+      "tow line"
+    ],
+    "state": [
+      "have",
+      "buy",
+      "missing"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "Need": {
     "unit": [
       "pcs",
@@ -946,6 +979,21 @@ export const CHOICES = {
       "ashore"
     ]
   },
+  "PhaseRow": {
+    "phase": [
+      "now",
+      "phase 2",
+      "phase 3",
+      "phase 4",
+      "never"
+    ],
+    "weight_verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "Place": {
     "on": [
       "body",
@@ -991,6 +1039,15 @@ export const CHOICES = {
       "bending",
       "soil",
       "length"
+    ]
+  },
+  "Purchase": {
+    "ended": [
+      "kept",
+      "replaced",
+      "lost",
+      "sold",
+      "broke"
     ]
   },
   "ReachLimits": {
@@ -1723,12 +1780,22 @@ export const USUAL = {
     "moved": [],
     "accepted": []
   },
+  "KeptPurchase": {
+    "what": "",
+    "resale_minor": 0,
+    "ended": "kept"
+  },
   "Lamp": {
     "shows": "all-round"
   },
   "Leash": {
     "kind": "coil",
     "on_body": false
+  },
+  "MoneyPlan": {
+    "currency": "",
+    "phases": {},
+    "until": {}
   },
   "Motor": {
     "holds": false
@@ -1822,6 +1889,11 @@ export const USUAL = {
     "pull_n": 50.0,
     "arm_m": 0.2,
     "base_m": 0.08
+  },
+  "Purchase": {
+    "what": "",
+    "resale_minor": 0,
+    "ended": "kept"
   },
   "ReachLimits": {
     "pitch_deg": 40.0,
@@ -2030,6 +2102,11 @@ export const USUAL = {
         "most_rear_m": 1.5
       },
       "way": []
+    },
+    "money": {
+      "currency": "",
+      "phases": {},
+      "until": {}
     },
     "posture": "sits"
   },

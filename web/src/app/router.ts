@@ -11,6 +11,7 @@ import { gear, shapes } from '@/subjects/gear'
 import { glide } from '@/subjects/glide'
 import { haul } from '@/subjects/haul'
 import { hold } from '@/subjects/hold'
+import { money } from '@/subjects/money'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
 import { safety } from '@/subjects/safety'
@@ -32,6 +33,7 @@ export const SCREENS: Screen[] = [
   fixing,
   work,
   haul,
+  money,
   compare,
 ]
 

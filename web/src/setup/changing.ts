@@ -50,6 +50,11 @@ export type HaulChange = Partial<
   minutes?: Record<string, number | null>
   cart?: Partial<NonNullable<Setup['haul']['cart']>> | null
 } & { [P in 'roof' | 'bed' | 'trailer' | 'rule']?: Partial<Setup['haul'][P]> }
+/** What changes of budget and phases; a thing that is null comes now again, and stays. */
+export type MoneyChange = Partial<Omit<Setup['money'], 'phases' | 'until'>> & {
+  phases?: Record<string, Setup['money']['phases'][string] | null>
+  until?: Record<string, Setup['money']['until'][string] | null>
+}
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -217,6 +222,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putHaul = (haul: HaulChange) =>
     edit('how it travels', [['setup', null, { haul: newest.setup().haul }, { haul }]])
 
+  /** Budget, and when a thing comes. */
+  const putMoney = (money: MoneyChange) =>
+    edit('the money', [['setup', null, { money: newest.setup().money }, { money }]])
+
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
@@ -237,6 +246,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     putHold,
     putSafety,
     putHaul,
+    putMoney,
     putJudging,
     accept,
     acceptNoLonger,

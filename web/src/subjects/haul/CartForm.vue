@@ -228,6 +228,9 @@ const force = (value: number) => show(value, 'force', props.units)
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
 }
+.fields :deep(.el-input) {
+  width: 66px;
+}
 .fields label:not(.tick) {
   justify-content: space-between;
 }
@@ -245,6 +248,12 @@ li {
   gap: 5px;
   align-items: center;
   margin-bottom: 4px;
+}
+@media (max-width: 700px) {
+  li {
+    display: flex;
+    flex-wrap: wrap;
+  }
 }
 table {
   width: 100%;

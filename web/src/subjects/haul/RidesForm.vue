@@ -163,6 +163,9 @@ const valueOf = (part: 'roof' | 'bed' | 'trailer' | 'rule', field: string) =>
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
 }
+.fields :deep(.el-input) {
+  width: 66px;
+}
 .fields label {
   justify-content: space-between;
   font-size: 12.5px;

@@ -1,0 +1,68 @@
+"""Money: what was paid, what the budget buys, and the boat in each phase of its build."""
+
+from datetime import date
+from typing import Annotated
+
+from fastapi import APIRouter
+from fastapi import Path as PathParam
+
+from neat_hull.api.answers import Written
+from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.steps import beside_of
+from neat_hull.errors import InputError
+from neat_hull.model.money import MoneyPage, Purchase
+from neat_hull.store.connect import transaction
+from neat_hull.store.purchases import (
+    add_purchase,
+    change_purchase,
+    drop_purchase,
+    list_purchases,
+)
+from neat_hull.store.setups import load_setup
+from neat_hull.whole.evaluate import evaluated
+from neat_hull.whole.money import money_page
+
+PurchaseId = Annotated[int, PathParam(ge=1, le=2**62)]
+router = APIRouter(prefix="/setups/{setup_id}/money", tags=["money"], route_class=Written)
+
+
+@router.get("")
+def money(setup_id: SetupId, db: Db) -> MoneyPage:
+    """All of it."""
+    stored = load_setup(db, setup_id)
+    return money_page(evaluated(stored.setup, beside_of(stored)), list_purchases(db))
+
+
+@router.post("/purchases", status_code=201)
+def add_bought(setup_id: SetupId, body: Purchase, db: Db) -> MoneyPage:
+    """Keep one more."""
+    _require_day(body)
+    with transaction(db):
+        add_purchase(db, body)
+    return money(setup_id, db)
+
+
+@router.put("/purchases/{purchase_id}")
+def change_bought(setup_id: SetupId, purchase_id: PurchaseId, body: Purchase, db: Db) -> MoneyPage:
+    """As it now is."""
+    _require_day(body)
+    with transaction(db):
+        change_purchase(db, purchase_id, body)
+    return money(setup_id, db)
+
+
+@router.delete("/purchases/{purchase_id}")
+def drop_bought(setup_id: SetupId, purchase_id: PurchaseId, db: Db) -> MoneyPage:
+    """Gone for good."""
+    with transaction(db):
+        drop_purchase(db, purchase_id)
+    return money(setup_id, db)
+
+
+def _require_day(one: Purchase) -> None:
+    if one.on_day is not None:
+        try:
+            date.fromisoformat(one.on_day)
+        except ValueError as error:
+            why = f"{one.on_day} is no day of the calendar"
+            raise InputError("on_day", one.on_day, why) from error

@@ -1,0 +1,56 @@
+"""Money through the API: purchases beside the setups, refused by field, never undone."""
+
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+
+V1 = "/api/v1/setups/1"
+ONE = {"thing_id": 9, "minor": 1999, "on_day": "2026-05-01"}
+
+
+def test_a_purchase_is_kept_changed_and_taken_out(client: TestClient) -> None:
+    before = client.get(f"{V1}/money").json()
+    added = client.post(f"{V1}/money/purchases", json=ONE)
+    assert added.status_code == 201, added.text
+    row = next(row for row in added.json()["rows"] if row["thing_id"] == 9)
+    (kept,) = row["purchases"]
+    url = f"{V1}/money/purchases/{kept['purchase_id']}"
+    changed = client.put(url, json=ONE | {"ended": "lost", "resale_minor": 500}).json()
+    assert changed["wasted_minor"] == 1499
+    elsewhere = client.get("/api/v1/setups/2/money").json()
+    assert elsewhere["wasted_minor"] == 1499, "it is its owner's, and no setup's"
+    assert client.delete(url).json() == before
+    assert client.delete(url).status_code == 404
+    assert client.put(url, json=ONE).status_code == 404
+
+
+@pytest.mark.parametrize(
+    ("wrong", "field"),
+    [
+        ({"thing_id": 999}, "thing_id"),
+        ({"minor": -1}, "minor"),
+        ({"minor": 19.99}, "minor"),
+        ({"on_day": "2026-02-30"}, "on_day"),
+        ({"ended": "eaten"}, "ended"),
+    ],
+)
+def test_what_is_no_purchase_is_refused_by_its_field(
+    client: TestClient, wrong: dict[str, Any], field: str
+) -> None:
+    answer = client.post(f"{V1}/money/purchases", json=ONE | wrong)
+    assert answer.status_code == 422
+    assert field in answer.text
+
+
+def test_budget_and_phases_are_the_setups_and_undone_with_it(client: TestClient) -> None:
+    money = {"budget_minor": 25000, "phases": {"6": "phase 2"}}
+    edits = [{"what": "setup", "id": None, "was": {"money": {"budget_minor": None}},
+              "fields": {"money": money}}]  # fmt: skip
+    edited = client.patch(V1, json={"edits": edits})
+    assert edited.status_code == 200, edited.text
+    found = client.get(f"{V1}/money").json()
+    assert found["budget"]["left_minor"] == 25000
+    assert [one["phase"] for one in found["phases"]] == ["now", "phase 2"]
+    client.post(f"{V1}/undo", json={"revision": edited.json()["revision"]})
+    assert client.get(f"{V1}/money").json()["budget"]["left_minor"] is None

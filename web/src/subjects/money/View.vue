@@ -1,0 +1,224 @@
+<script setup lang="ts">
+/** Money: what gear has cost and will, what the budget buys first, and the phases of the build. */
+import { computed, ref } from 'vue'
+import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import ChoiceGroup from '@/kit/ChoiceGroup.vue'
+import { typed } from '@/kit/heard'
+import { showMoney } from '@/kit/money'
+import type { MoneyChange } from '@/setup/changing'
+import { useLook } from '@/setup/look'
+import TopicFindings from '@/setup/TopicFindings.vue'
+import { usePage } from '@/setup/usePage'
+import { useSetup } from '@/setup/useSetup'
+import BudgetCard from './BudgetCard.vue'
+import LedgerTable from './LedgerTable.vue'
+import PhaseTable from './PhaseTable.vue'
+
+type Purchase = Schemas['Purchase']
+type Kept = Schemas['KeptPurchase']
+const MINOR = 100
+
+const store = useSetup()
+const look = useLook()
+const shown = ref<'items' | 'places' | 'phases'>('items')
+const changes = ref(0)
+const trouble = ref('')
+const page = usePage<Schemas['MoneyPage']>(
+  (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/money', { params: { path: { setup_id } } })),
+  () => changes.value,
+)
+const plan = computed(() => store.kept?.setup.money ?? null)
+const take = (fields: MoneyChange) => void store.putMoney(fields)
+const amount = (minor: number | null) => showMoney(minor, plan.value?.currency)
+const aboard = computed(() =>
+  Object.keys(store.kept?.setup.places ?? {})
+    .map(Number)
+    .sort((a, b) => nameOf(a).localeCompare(nameOf(b))),
+)
+const nameOf = (id: number) => store.things[String(id)]?.name ?? ''
+
+function edit(id: number, fields: { price?: number | null; bought?: boolean }): void {
+  const before = store.things[String(id)]!
+  void store.editThings([[id, before, { ...before, ...fields }]])
+}
+/** What was paid lives beside the setup; what was typed stays until it is kept. */
+async function kept(change: () => Promise<unknown>): Promise<void> {
+  try {
+    await change()
+    trouble.value = ''
+    changes.value += 1
+  } catch (error) {
+    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    trouble.value = error.message
+  }
+}
+const path = () => ({ setup_id: store.kept!.setup_id })
+const add = (body: Purchase) =>
+  kept(() =>
+    ask(api.POST('/api/v1/setups/{setup_id}/money/purchases', { params: { path: path() }, body })),
+  )
+const one = (row: Kept) => ({ path: { ...path(), purchase_id: row.purchase_id } })
+const change = (row: Kept, fields: Partial<Purchase>) => {
+  const { thing_id, what, on_day, minor, resale_minor, ended } = row
+  const body = { thing_id, what, on_day, minor, resale_minor, ended, ...fields }
+  return kept(() =>
+    ask(
+      api.PUT('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', {
+        params: one(row),
+        body,
+      }),
+    ),
+  )
+}
+const drop = (row: Kept) =>
+  kept(() =>
+    ask(
+      api.DELETE('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', { params: one(row) }),
+    ),
+  )
+</script>
+
+<template>
+  <div v-if="store.kept && store.figures && plan" class="money" :aria-busy="page.busy.value">
+    <section class="left" aria-label="What it has cost, and will">
+      <div class="top">
+        <h1>Money</h1>
+        <p v-if="page.answer.value" class="answer">
+          <b data-testid="bought">{{ amount(page.answer.value.bought_minor) }}</b> bought,
+          <b data-testid="planned">{{ amount(page.answer.value.planned_minor) }}</b>
+          planned<template v-if="page.answer.value.wasted_minor"
+            >,
+            <b data-testid="wasted">{{ amount(page.answer.value.wasted_minor) }}</b>
+            wasted</template
+          ><template v-if="page.answer.value.per_trip_minor != null"
+            >, <b data-testid="per-trip">{{ amount(page.answer.value.per_trip_minor) }}</b> a
+            trip</template
+          >
+        </p>
+        <label class="trips"
+          >trips so far
+          <input
+            type="number"
+            min="0"
+            :value="plan.trips"
+            data-testid="trips"
+            @change="take({ trips: typed($event) })"
+        /></label>
+      </div>
+      <p v-if="page.trouble.value || trouble" class="stop" role="alert">
+        {{ page.trouble.value || trouble }}
+      </p>
+      <ChoiceGroup
+        v-model="shown"
+        label="What is shown"
+        :options="[
+          ['items', 'By item'],
+          ['places', 'By place'],
+          ['phases', 'Phases of the build'],
+        ]"
+      />
+      <div v-if="page.answer.value" class="card pad gap">
+        <template v-if="shown === 'items'">
+          <LedgerTable
+            :rows="page.answer.value.rows"
+            :things="store.things"
+            :currency="plan.currency"
+            @price="(id, minor) => edit(id, { price: minor === null ? null : minor / MINOR })"
+            @bought="(id, bought) => edit(id, { bought })"
+            @add="add"
+            @change="change"
+            @drop="drop"
+          />
+        </template>
+        <table v-else-if="shown === 'places'" data-testid="by-place">
+          <thead>
+            <tr>
+              <th scope="col">Place</th>
+              <th scope="col" class="num">Items</th>
+              <th scope="col" class="num">Bought</th>
+              <th scope="col" class="num">Planned</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in page.answer.value.places" :key="row.where ?? ''">
+              <th scope="row">{{ row.where ?? 'Ashore' }}</th>
+              <td class="num">{{ row.count }}</td>
+              <td class="num">{{ amount(row.bought_minor) }}</td>
+              <td class="num">{{ row.planned_minor ? amount(row.planned_minor) : '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <PhaseTable
+          v-else
+          :phases="page.answer.value.phases"
+          :plan="plan"
+          :things="store.things"
+          :aboard="aboard"
+          :units="look.units"
+          @take="take"
+        />
+      </div>
+    </section>
+    <section class="side" aria-label="The budget">
+      <BudgetCard
+        v-if="page.answer.value"
+        :budget="page.answer.value.budget"
+        :plan="plan"
+        :things="store.things"
+        :units="look.units"
+        @take="take"
+      />
+      <TopicFindings topic="money" fine="Nothing bought twice, nothing over budget" class="gap">
+        <p v-if="page.answer.value?.unpriced.length" class="soft">
+          Without a price: {{ page.answer.value.unpriced.map(nameOf).join(', ') }}
+        </p>
+      </TopicFindings>
+    </section>
+  </div>
+</template>
+
+<style scoped src="@/kit/cards.css"></style>
+<style scoped src="./tables.css"></style>
+<style scoped>
+.money {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 14px;
+  padding: 12px 18px;
+}
+.left,
+.side {
+  min-width: 0;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: baseline;
+  margin-bottom: 8px;
+}
+.top h1,
+.top p {
+  margin: 0;
+}
+.answer b {
+  font-size: 17px;
+}
+.trips {
+  margin-left: auto;
+  font-size: 12px;
+}
+.trips input {
+  width: 60px;
+}
+.gap {
+  margin-top: 12px;
+}
+@media (max-width: 1000px) {
+  .money {
+    display: flex;
+    flex-direction: column;
+    padding: 10px;
+  }
+}
+</style>
