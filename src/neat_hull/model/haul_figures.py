@@ -109,11 +109,14 @@ class BedFigure(Answer):
 
 
 class PostsFigure(Answer):
-    """How many times the hull stands what posts in its scuppers press with."""
+    """How many times the hull stands what posts in its scuppers press with: as it is, without slabs
+    under it and with them; null where a slab would be pushed off."""
 
     post_n: float
     side_n: float
     least: float
+    without: float
+    with_slabs: float | None
 
 
 class GroundFigure(Answer):

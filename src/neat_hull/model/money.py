@@ -34,7 +34,8 @@ class KeptPurchase(Purchase):
 
 class LedgerRow(Answer):
     """A thing, or a purchase of what is none. minor is what was paid, or its price where nobody
-    said; null: no price. wasted_minor is what is gone of it."""
+    said; null: no price. wasted_minor is what is gone of it, per_trip_minor what it has cost each
+    trip, null where nobody has counted them or it is not bought."""
 
     thing_id: int | None
     name: str
@@ -44,6 +45,7 @@ class LedgerRow(Answer):
     paid: bool
     resale_minor: int
     wasted_minor: int
+    per_trip_minor: int | None
     purchases: list[KeptPurchase]
 
 

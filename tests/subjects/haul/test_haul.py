@@ -193,6 +193,8 @@ def test_slabs_spread_what_posts_press() -> None:
     assert bare is not None
     assert spread is not None
     assert spread.least > bare.least
+    assert (bare.without, bare.with_slabs) == (spread.without, spread.with_slabs)
+    assert (bare.least, spread.least) == (bare.without, spread.with_slabs)
 
 
 rows = st.lists(

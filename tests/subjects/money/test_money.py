@@ -22,7 +22,7 @@ from neat_hull.whole.money import money_page
 
 wanted = st.lists(
     st.builds(Item, st.text("abc", max_size=3), st.integers(0, 400), st.integers(1, 48)),
-    max_size=10,
+    max_size=11,
 )
 
 
@@ -55,6 +55,15 @@ def test_the_best_for_a_budget_is_that_of_trying_everything(items: list[Item], b
     worth, price = every_way(items, budget)
     assert sum(items[i].value for i in chosen) == worth
     assert sum(items[i].minor for i in chosen) == price
+
+
+def test_fifteen_wanted_are_chosen_as_by_trying_every_way() -> None:
+    items = [Item(f"{i}", 37 + (i * i * 29) % 211, 2 + (i * 7) % 13) for i in range(15)]
+    for budget in (0, 150, 600, 1200, 5000):
+        chosen = best(items, budget)
+        worth, price = every_way(items, budget)
+        assert sum(items[i].value for i in chosen) == worth
+        assert sum(items[i].minor for i in chosen) == price
 
 
 @given(st.permutations(range(8)), st.integers(0, 1200))
@@ -111,6 +120,8 @@ def test_a_trip_costs_what_was_bought_over_the_trips() -> None:
     assert page(FULL).per_trip_minor is None
     found = page(funded(FULL, trips=9))
     assert found.per_trip_minor == found.bought_minor // 9
+    crate = next(row for row in found.rows if row.thing_id == CRATE)
+    assert crate.per_trip_minor == 200
 
 
 def test_musts_come_first_and_over_the_budget_nothing_else_is_bought() -> None:

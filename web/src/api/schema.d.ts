@@ -5848,7 +5848,8 @@ export interface components {
         /**
          * LedgerRow
          * @description A thing, or a purchase of what is none. minor is what was paid, or its price where nobody
-         *     said; null: no price. wasted_minor is what is gone of it.
+         *     said; null: no price. wasted_minor is what is gone of it, per_trip_minor what it has cost each
+         *     trip, null where nobody has counted them or it is not bought.
          */
         LedgerRow: {
             /** Bought */
@@ -5859,6 +5860,8 @@ export interface components {
             name: string;
             /** Paid */
             paid: boolean;
+            /** Per Trip Minor */
+            per_trip_minor: number | null;
             /** Purchases */
             purchases: components["schemas"]["KeptPurchase"][];
             /** Resale Minor */
@@ -7106,7 +7109,8 @@ export interface components {
         };
         /**
          * PostsFigure
-         * @description How many times the hull stands what posts in its scuppers press with.
+         * @description How many times the hull stands what posts in its scuppers press with: as it is, without slabs
+         *     under it and with them; null where a slab would be pushed off.
          */
         PostsFigure: {
             /** Least */
@@ -7115,6 +7119,10 @@ export interface components {
             post_n: number;
             /** Side N */
             side_n: number;
+            /** With Slabs */
+            with_slabs: number | null;
+            /** Without */
+            without: number;
         };
         /**
          * PostsPlan

@@ -191,7 +191,7 @@ def _cart(ev: Evaluated, of: HaulCase, trouble: list[str]) -> CartFigure | None:
     if cart is None:
         return None
     at = ev.once(weights_of)[cart.state]
-    rides_on = [one for one in of.under if not one.comes_off]
+    rides_on = [one for one in of.under if _goes_on_cart(ev, int(one.name), one.comes_off)]
     try:
         found: Wheeled = wheeled(cart, at, of.boat.length_m, rides_on)
         level = level_hand_n(cart, at, cart.axle_m[0])
@@ -220,7 +220,7 @@ def _cart(ev: Evaluated, of: HaulCase, trouble: list[str]) -> CartFigure | None:
                 pressure_kpa=one.pressure_kpa,
                 pressure_share=one.pressure_share,
                 step_pull_n=one.step_pull_n,
-                posts=None if one.posts is None else _posts(one.posts),
+                posts=None if one.posts is None else _posts(ev, one.posts),
             )
             for stretch, one in zip(way(ev), found.grounds, strict=True)
         ],
@@ -232,10 +232,27 @@ def _cart(ev: Evaluated, of: HaulCase, trouble: list[str]) -> CartFigure | None:
     )
 
 
-def _posts(found: OnPosts) -> PostsFigure:
-    """With slabs where there are some, and else without."""
-    least = found.least_without if found.least_with is None else found.least_with
-    return PostsFigure(post_n=found.post_n, side_n=found.side_n, least=least)
+def _posts(ev: Evaluated, found: OnPosts) -> PostsFigure:
+    """With slabs where there are some, and else without; both are told."""
+    plan = ev.setup.haul.cart
+    slabs = plan is not None and plan.posts is not None and plan.posts.slabs
+    with_them = found.least_with if slabs else None
+    return PostsFigure(
+        post_n=found.post_n,
+        side_n=found.side_n,
+        least=found.least_without if with_them is None else with_them,
+        without=found.least_without,
+        with_slabs=found.least_with,
+    )
+
+
+def _goes_on_cart(ev: Evaluated, thing_id: int, comes_off: bool) -> bool:
+    """What comes off for the road is back on a cart that all rides on, unless somebody says that it
+    is off."""
+    plan = ev.setup.haul
+    if plan.cart is not None and plan.cart.loaded:
+        return plan.off.get(thing_id) != "off"
+    return not comes_off
 
 
 def _launch(ev: Evaluated) -> LaunchFigure | None:

@@ -249,6 +249,6 @@ def ground(one: CartPlan, stretch: Stretch) -> Ground:
 def _posts(one: PostsPlan) -> Posts:
     return Posts.model_construct(
         count=one.count, d_mm=one.d_mm, tube_m=one.tube_m, below_m=one.below_m,
-        ring_mm=max(one.ring_mm, one.d_mm + 1.0), slab_m=typical.SLAB_M if one.slabs else None,
+        ring_mm=max(one.ring_mm, one.d_mm + 1.0), slab_m=typical.SLAB_M,
         bump=typical.BUMP, bearing_mpa=typical.POST_BEARS_MPA,
     )  # fmt: skip

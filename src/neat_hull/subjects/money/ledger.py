@@ -22,15 +22,19 @@ def ledger(ev: Evaluated, purchases: Sequence[KeptPurchase]) -> list[LedgerRow]:
 
 
 def _of_a_thing(ev: Evaluated, thing_id: int, bought: list[KeptPurchase]) -> LedgerRow:
-    thing = ev.thing(thing_id)
+    thing, trips = ev.thing(thing_id), ev.setup.money.trips
+    cost = sum(one.minor for one in bought) if bought else minor(thing.price)
+    resale = sum(one.resale_minor for one in bought)
+    had = thing.bought or bool(bought)
     return LedgerRow(
         thing_id=thing_id,
         name=thing.name,
         where=ev.where_is(thing_id) if thing_id in ev.setup.places else None,
-        bought=thing.bought or bool(bought),
-        minor=sum(one.minor for one in bought) if bought else minor(thing.price),
+        bought=had,
+        minor=cost,
         paid=bool(bought),
-        resale_minor=sum(one.resale_minor for one in bought),
+        resale_minor=resale,
+        per_trip_minor=max(0, cost - resale) // trips if trips and had and cost else None,
         wasted_minor=sum(map(wasted_minor, bought)),
         purchases=bought,
     )
@@ -40,7 +44,7 @@ def _of_none(one: KeptPurchase) -> LedgerRow:
     return LedgerRow(
         thing_id=None, name=one.what or "Something", where=None, bought=True, minor=one.minor,
         paid=True, resale_minor=one.resale_minor, wasted_minor=wasted_minor(one),
-        purchases=[one],
+        per_trip_minor=None, purchases=[one],
     )  # fmt: skip
 
 

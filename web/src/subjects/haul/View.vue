@@ -245,6 +245,14 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
                 </tr>
               </tbody>
             </table>
+            <p v-if="haul.cart.grounds[0]?.posts" class="line" data-testid="posts-stand">
+              The scuppers stand
+              {{ show(haul.cart.grounds[0].posts.without, 'times', look.units) }} times that without
+              slabs<template v-if="haul.cart.grounds[0].posts.with_slabs != null"
+                >, {{ show(haul.cart.grounds[0].posts.with_slabs, 'times', look.units) }} times with
+                them</template
+              >
+            </p>
             <p class="line soft">
               Tips sideways on a slope of {{ show(haul.cart.side_tip_deg, 'angle', look.units, 0)
               }}<template v-for="one in haul.cart.clearances" :key="one.thing_id"

@@ -1,22 +1,24 @@
 <script setup lang="ts">
 /** Musts first, then the best of the rest for what is left, and why something is left out. */
-import type { Schemas, Thing } from '@/api/client'
+import type { Judging, Schemas, Thing } from '@/api/client'
+import { CHOICES } from '@/api/words'
 import { showMoney } from '@/kit/money'
 import MoneyInput from '@/kit/MoneyInput.vue'
 import type { Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { said } from '@/kit/words'
-import { pick } from '@/kit/heard'
+import { pick, ticked } from '@/kit/heard'
 import type { MoneyChange } from '@/setup/changing'
 
 type Want = Schemas['WantRow']
 const props = defineProps<{
   budget: Schemas['BudgetFigure']
   plan: Schemas['MoneyPlan']
+  judging: Judging
   things: Record<string, Thing>
   units: Units
 }>()
-const emit = defineEmits<{ take: [fields: MoneyChange] }>()
+const emit = defineEmits<{ take: [fields: MoneyChange]; judge: [fields: Partial<Judging>] }>()
 const nameOf = (id: number | null | undefined) =>
   id == null ? '' : (props.things[String(id)]?.name ?? '')
 const names = (ids: number[]) => ids.map(nameOf).join(' and ')
@@ -54,6 +56,27 @@ function why(one: Want): string {
           data-testid="currency"
           @change="emit('take', { currency: pick($event).trim() })"
       /></label>
+    </div>
+    <div class="fields">
+      <label
+        >Trip on
+        <select
+          :value="judging.waters"
+          data-testid="money-waters"
+          @change="emit('judge', { waters: pick($event) as Judging['waters'] })"
+        >
+          <option v-for="one in CHOICES.Judging.waters" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="judging.by_night"
+          data-testid="money-night"
+          @change="emit('judge', { by_night: ticked($event) })"
+        />
+        into the dark</label
+      >
     </div>
     <h2 class="gap">Musts of this trip</h2>
     <ul>

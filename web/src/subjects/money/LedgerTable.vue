@@ -46,6 +46,9 @@ function addOther(): void {
         <th scope="col" class="wide">Where</th>
         <th scope="col">Bought</th>
         <th scope="col" class="num">Price</th>
+        <th v-if="rows.some((row) => row.per_trip_minor != null)" scope="col" class="num wide">
+          A trip
+        </th>
         <th scope="col" class="num wide">Wasted</th>
         <th><span class="unseen">What was paid</span></th>
       </tr>
@@ -80,6 +83,9 @@ function addOther(): void {
             />
             <template v-else>{{ showMoney(row.minor) }}</template>
           </td>
+          <td v-if="rows.some((one) => one.per_trip_minor != null)" class="num wide soft">
+            {{ row.per_trip_minor == null ? '' : showMoney(row.per_trip_minor) }}
+          </td>
           <td class="num wide">{{ row.wasted_minor ? showMoney(row.wasted_minor) : '' }}</td>
           <td>
             <button
@@ -95,7 +101,7 @@ function addOther(): void {
           </td>
         </tr>
         <tr v-if="row.thing_id == null || open === row.thing_id" class="paid">
-          <td colspan="6">
+          <td colspan="7">
             <p v-for="one in row.purchases" :key="one.purchase_id" class="line">
               <label
                 >paid
@@ -147,7 +153,7 @@ function addOther(): void {
     </tbody>
     <tfoot>
       <tr>
-        <td colspan="6">
+        <td colspan="7">
           <form class="line" aria-label="Something else that was bought" @submit.prevent="addOther">
             <input
               v-model="other.what"

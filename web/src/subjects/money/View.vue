@@ -163,10 +163,12 @@ const drop = (row: Kept) =>
       <BudgetCard
         v-if="page.answer.value"
         :budget="page.answer.value.budget"
+        :judging="store.kept.setup.judging"
         :plan="plan"
         :things="store.things"
         :units="look.units"
         @take="take"
+        @judge="store.putJudging($event)"
       />
       <TopicFindings topic="money" fine="Nothing bought twice, nothing over budget" class="gap">
         <p v-if="page.answer.value?.unpriced.length" class="soft">
