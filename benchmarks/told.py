@@ -52,6 +52,8 @@ ROWS = {
     "seen live": Row("live part of being seen", None, None, 1),
     "haul live": Row("live part of the road, crate moved", None, None, 2),
     "haul full": Row("the road in full", None, None, None),
+    "day full": Row("day of 48 steps and 20 turns, with leans", None, None, 150),
+    "day live": Row("live part of the day, crate moved", None, None, 50),
     "start": Row("server start", None, None, 1500),
     "preview": Row("preview of the full demo, loopback", 49, None, 15, 20),
     "paint": Row("first paint of the Bench", None, None, 1000),

@@ -1,17 +1,14 @@
 """Fresh pictures of the main views for the README, from the demo: `python -m scripts.shots`."""
 
-import json
 import tempfile
 from pathlib import Path
-from typing import Any
-from urllib.request import Request, urlopen
 
 from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "glide", "hold", "safety", "power",
-           "sonar", "fixing", "work")  # fmt: skip
+SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "glide", "hold", "safety", "day",
+           "power", "sonar", "fixing", "work", "haul", "money")  # fmt: skip
 
 
 def settle(page: Page) -> None:
@@ -21,24 +18,9 @@ def settle(page: Page) -> None:
     page.evaluate("document.fonts.ready")
 
 
-def start(page: Page) -> None:
-    """The greeting."""
-    page.get_by_test_id("setup").click()
-    page.get_by_test_id("new-boat").click()
-    page.locator(".picture [data-thing]").first.wait_for(state="attached")
-    page.screenshot(path=TARGET / "start.png")
-
-
-def night(page: Page) -> None:
-    """The ring of bearings round the light."""
-    page.get_by_text("Who sees you").click()
-    page.get_by_role("img", name="Bearings from which the light shows").wait_for()
-    page.screenshot(path=TARGET / "safety-night.png")
-
-
 def judge(page: Page) -> None:
     """A finding with its suggestions, everything arranged, and before against after."""
-    page.locator('[data-cause^="in-the-pedals"] > .head').click()
+    page.locator('[data-cause^="on-the-remount-side"] > .head').click()
     page.locator('[data-finding^="in-the-pedals"] .head').click()
     page.get_by_test_id("try").click()
     page.get_by_test_id("apply").wait_for()
@@ -49,37 +31,11 @@ def judge(page: Page) -> None:
     page.get_by_test_id("arrange-apply").click()
     page.get_by_test_id("arrange-apply").wait_for(state="hidden")
     page.get_by_role("link", name="Ashore").click()
+    page.get_by_role("link", name="Compare").click()
     page.get_by_test_id("compare-figures").wait_for()
     settle(page)
     page.screenshot(path=TARGET / "compare.png")
     page.get_by_test_id("undo").click()
-
-
-def crowd(url: str) -> None:
-    """Add twenty-one generic things to the first setup, each where the core finds it a place."""
-    api = f"{url}/api/v1"
-
-    def ask(method: str, path: str, body: object = None) -> Any:
-        data = None if body is None else json.dumps(body).encode()
-        headers = {"content-type": "application/json"}
-        with urlopen(Request(f"{api}{path}", data, headers, method=method)) as answer:
-            return json.load(answer)
-
-    state = ask("GET", "/setups/1")
-    for thing in ask("GET", "/catalog")[:40]:
-        if len(state["setup"]["places"]) == 40:
-            return
-        body = {"revision": state["revision"], "thing": thing}
-        state = ask("POST", "/setups/1/things", body)
-        thing_id = max(int(i) for i in state["setup"]["things"])
-        offered = ask("GET", f"/setups/1/targets/{thing_id}")
-        fits = [t for t in offered if t["why"] is None and t["name"] != "cockpit"]
-        if fits:
-            body = {
-                "revision": state["revision"],
-                "place": fits[(thing_id - 1) % len(fits)]["place"],
-            }
-            state = ask("PUT", f"/setups/1/places/{thing_id}", body)
 
 
 def main() -> None:
@@ -114,10 +70,14 @@ def main() -> None:
                 page.get_by_test_id("work-steps").wait_for()
             if screen == "safety":
                 page.get_by_test_id("schools").wait_for()
+            if screen == "day":
+                page.get_by_test_id("day-charts").wait_for()
+            if screen == "haul":
+                page.get_by_test_id("cart-scene").wait_for()
+            if screen == "money":
+                page.get_by_text("Phases of the build", exact=True).click()
+                page.get_by_test_id("phases").wait_for()
             page.screenshot(path=TARGET / f"{screen}.png")
-            if screen == "safety":
-                night(page)
-        start(page)
         page.goto(f"{server.url}/bench")
         settle(page)
         judge(page)
@@ -125,12 +85,6 @@ def main() -> None:
         settle(page)
         page.set_viewport_size({"width": 390, "height": 844})
         page.screenshot(path=TARGET / "bench-phone.png")
-        page.set_viewport_size({"width": 1280, "height": 800})
-        crowd(server.url)
-        page.reload()
-        settle(page)
-        page.locator('[data-aboard="9"]').click()
-        page.screenshot(path=TARGET / "bench-full.png")
         browser.close()
         server.stop()
 

@@ -18,6 +18,7 @@ SCREENS = [
     "glide",
     "hold",
     "safety",
+    "day",
     "power",
     "sonar",
     "fixing",

@@ -63,6 +63,8 @@ PLANNED = {
         "bow-or-stern-down",
         "heavy-at-an-end Iced fish bag",
         "haul-slide",
+        "day-water Drinking water",
+        "day-worst Drinking water",
         "lost-in-a-capsize",
         "line-to-the-propeller Paddle",
         "lines-about-the-legs Port rod",

@@ -41,6 +41,7 @@ from tests.judged import (
     without,
 )
 from tests.places import on
+from tests.subjects.day import days
 from tests.subjects.fixing import mountings
 from tests.subjects.glide import goings
 from tests.subjects.haul import hauling
@@ -254,6 +255,7 @@ CASES = [
     *holdings.CASES,
     *hauling.CASES,
     *spending.CASES,
+    *days.CASES,
 ]  # fmt: skip
 
 

@@ -6,6 +6,7 @@ from typing import Any
 
 from neat_hull.model.boat import Boat
 from neat_hull.model.dates import DatedItem
+from neat_hull.model.day_plan import DayPlan
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.haul import HaulPlan
@@ -68,6 +69,7 @@ def demo_setups() -> list[Setup]:
             judging=Judging(**row.get("judging", {})),
             power=_power(row, ids),
             fixing=_fixing(row, ids),
+            outing=_outing(row, ids),
             money=_money(row, ids),
             haul=HaulPlan.model_validate(row.get("haul", {})),
             safety=SafetyPlan.model_validate(row.get("safety", {})),
@@ -109,6 +111,15 @@ def _money(row: Any, ids: dict[str, int]) -> MoneyPlan:
     plan = row.get("money", {})
     phases = {ids[thing]: phase for thing, phase in plan.pop("phases", {}).items()}
     return MoneyPlan.model_validate({**plan, "phases": phases})
+
+
+def _outing(row: Any, ids: dict[str, int]) -> DayPlan:
+    plan = row.get("outing", {})
+    stores = {
+        name: store | ({"thing": ids[store["thing"]]} if "thing" in store else {})
+        for name, store in plan.get("stores", {}).items()
+    }
+    return DayPlan.model_validate({**plan, "stores": stores})
 
 
 def _place(row: Any, ids: dict[str, int]) -> Place:

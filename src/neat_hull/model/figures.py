@@ -5,6 +5,7 @@ from pydantic import ConfigDict
 from neat_hull.model.afloat import Afloat, Curve, Strip
 from neat_hull.model.base import Answer
 from neat_hull.model.capsize_figures import CapsizeFigures
+from neat_hull.model.day_figures import DayFigures
 from neat_hull.model.evidence import Bands
 from neat_hull.model.findings import Card, Finding
 from neat_hull.model.fixing_figures import FixingFigures
@@ -46,5 +47,6 @@ class Figures(Answer):
     glide: GlideFigures | None
     hold: HoldFigures | None
     haul: HaulFigures | None
+    outing: DayFigures | None
     findings: list[Finding]
     cards: list[Card]

@@ -6,6 +6,7 @@ from typing import TYPE_CHECKING, Protocol, runtime_checkable
 from pydantic import create_model
 
 from neat_hull.model.base import Model
+from neat_hull.model.day_plan import DayPlan
 from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.glide import GlidePlan
@@ -29,6 +30,7 @@ class Sections(Model):
     safety: SafetyPlan = SafetyPlan()
     haul: HaulPlan = HaulPlan()
     money: MoneyPlan = MoneyPlan()
+    outing: DayPlan = DayPlan()
 
 
 @runtime_checkable

@@ -22,6 +22,9 @@ _ABOUT = {
     "evidence": "{} findings about what is not known",
     "anchor": "{} findings about the anchor",
     "power": "{} findings about the electrics",
+    "day": "{} findings about the day",
+    "haul": "{} findings about the road",
+    "money": "{} findings about money",
     "": "{} more findings",
 }
 # What is in the way of something is so with all that rides on the same foot: one move clears it.

@@ -616,6 +616,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Day
+         * @description Every step and both sides of every turn, with a lean at each; of a trial, nothing is
+         *     stored.
+         */
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/deck.svg": {
         parameters: {
             query?: never;
@@ -1865,6 +1886,7 @@ export interface components {
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             money?: components["schemas"]["MoneyPlan"] | null;
+            outing?: components["schemas"]["DayPlan"] | null;
             /**
              * Places
              * @default []
@@ -2922,6 +2944,66 @@ export interface components {
             width_m?: number | null;
         };
         /**
+         * Catch
+         * @description What is caught while fishing, by rate and by single fish: into a thing, or where it hangs in
+         *     the water at a place. chilled says that the ice in that thing cools it.
+         */
+        Catch: {
+            /**
+             * Chilled
+             * @default true
+             */
+            chilled: boolean;
+            /**
+             * Fish
+             * @default []
+             */
+            fish: components["schemas"]["Fish"][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "catch";
+            /**
+             * Rate Kg H
+             * @default 1
+             */
+            rate_kg_h: number;
+            /** Thing */
+            thing?: number | null;
+            /**
+             * X M
+             * @default 1
+             */
+            x_m: number;
+            /**
+             * Y M
+             * @default 0.3
+             */
+            y_m: number;
+        };
+        /**
+         * Cause
+         * @description What differs from the best moment: a thing, a store by its name, or the pull of the anchor's
+         *     line; by how many kg, and by how many kg·m in what the figure hangs on, its mass for those that
+         *     hang on that.
+         */
+        Cause: {
+            /** By */
+            by: number;
+            /** Kg */
+            kg: number;
+            /** Store */
+            store: string | null;
+            /** Thing Id */
+            thing_id: number | null;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "thing" | "store" | "pull";
+        };
+        /**
          * ChainPart
          * @description A part between base and thing: it holds it farther out, weighs something, and has play.
          */
@@ -3097,6 +3179,22 @@ export interface components {
             verdict: "fine" | "watch" | "fix";
             /** Word */
             word: string;
+        };
+        /**
+         * Cockpit
+         * @description Water that comes into a cockpit that does not drain, while afloat.
+         */
+        Cockpit: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cockpit";
+            /**
+             * Rate Kg H
+             * @default 1
+             */
+            rate_kg_h: number;
         };
         /**
          * Compare
@@ -3394,9 +3492,130 @@ export interface components {
             /** Loads */
             loads: components["schemas"]["LoadLine"][];
             /** Phases */
-            phases: components["schemas"]["PhaseSpan"][];
+            phases: components["schemas"]["neat_hull__model__power_day__PhaseSpan"][];
             /** Troubles */
             troubles: components["schemas"]["TroubleMark"][];
+        };
+        /**
+         * DayFigures
+         * @description All that is live: the worst moment first. start_h to end_h; home_h is when it is hauled out,
+         *     or the end. trouble says at which hour it does not float.
+         */
+        DayFigures: {
+            /** Cockpit Kg */
+            cockpit_kg: number;
+            /** Dark H */
+            dark_h: {
+                [key: string]: number;
+            };
+            /** End H */
+            end_h: number;
+            /** Figures */
+            figures: components["schemas"]["WorstFigure"][];
+            /** Gone */
+            gone: components["schemas"]["GoneFigure"][];
+            /** Home H */
+            home_h: number;
+            /** Packs */
+            packs: components["schemas"]["PackFigure"][];
+            /** Start H */
+            start_h: number;
+            sun: components["schemas"]["SunFigure"] | null;
+            /** Trouble */
+            trouble: string | null;
+            worst: components["schemas"]["WorstFigure"] | null;
+        };
+        /**
+         * DayPhase
+         * @description A part of the day; one follows upon the other.
+         */
+        DayPhase: {
+            /**
+             * Air C
+             * @default 20
+             */
+            air_c: number;
+            /**
+             * Hours
+             * @default 2
+             */
+            hours: number;
+            /**
+             * Kind
+             * @default fish
+             * @enum {string}
+             */
+            kind: "launch" | "travel" | "fish" | "anchored" | "back" | "haul out";
+        };
+        /**
+         * DayPlace
+         * @description Where a store, or a thing that moves, acts at an hour: along and across.
+         */
+        DayPlace: {
+            /** H */
+            h: number;
+            /** Thing Id */
+            thing_id: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+        };
+        /**
+         * DayPlan
+         * @description phases null: nobody has said how the day goes. latitude and longitude null: nor where, and no
+         *     sun is told of; zone is a name of the time zones' list. away: things that are put in or let go
+         *     in phases of that kind, and not aboard then.
+         */
+        DayPlan: {
+            /**
+             * Away
+             * @default {}
+             */
+            away: {
+                [key: string]: ("launch" | "travel" | "fish" | "anchored" | "back" | "haul out")[];
+            };
+            /** Latitude Deg */
+            latitude_deg?: number | null;
+            /**
+             * Longitude Deg
+             * @default 0
+             */
+            longitude_deg: number;
+            /**
+             * Moves
+             * @default []
+             */
+            moves: components["schemas"]["Moved"][];
+            /** Phases */
+            phases?: components["schemas"]["DayPhase"][] | null;
+            /**
+             * Start H
+             * @default 6
+             */
+            start_h: number;
+            /**
+             * Step Min
+             * @default 15
+             */
+            step_min: number;
+            /**
+             * Stores
+             * @default {}
+             */
+            stores: {
+                [key: string]: components["schemas"]["Used"] | components["schemas"]["Ice"] | components["schemas"]["Catch"] | components["schemas"]["Tank"] | components["schemas"]["Cockpit"] | components["schemas"]["Wet"];
+            };
+            /**
+             * Swaps
+             * @default []
+             */
+            swaps: components["schemas"]["Swapped"][];
+            /**
+             * Zone
+             * @default UTC
+             */
+            zone: string;
         };
         /**
          * DeadArc
@@ -4042,6 +4261,7 @@ export interface components {
             glide: components["schemas"]["GlideFigures"] | null;
             haul: components["schemas"]["HaulFigures"] | null;
             hold: components["schemas"]["HoldFigures"] | null;
+            outing: components["schemas"]["DayFigures"] | null;
             power: components["schemas"]["PowerFigures"] | null;
             seen: components["schemas"]["SeenFigures"] | null;
             sonar: components["schemas"]["Sonar"] | null;
@@ -4087,6 +4307,16 @@ export interface components {
              * @default false
              */
             sloshes: boolean;
+        };
+        /**
+         * Filled
+         * @description A tank filled, or emptied, to a share of what it holds at an hour.
+         */
+        Filled: {
+            /** H */
+            h: number;
+            /** Share */
+            share: number;
         };
         /**
          * Finding
@@ -4241,6 +4471,16 @@ export interface components {
              * @enum {string}
              */
             water: "fresh" | "salt";
+        };
+        /**
+         * Fish
+         * @description One fish, at an hour.
+         */
+        Fish: {
+            /** H */
+            h: number;
+            /** Kg */
+            kg: number;
         };
         /**
          * Fixing
@@ -4722,6 +4962,22 @@ export interface components {
             vanishing_deg: number | null;
         };
         /**
+         * FullDay
+         * @description What is asked for on request: every moment, the phases by their hours, what each figure's
+         *     worst moment came of, in words.
+         */
+        FullDay: {
+            figures: components["schemas"]["DayFigures"];
+            /** Moved */
+            moved: components["schemas"]["DayPlace"][];
+            /** Phases */
+            phases: components["schemas"]["neat_hull__model__day_figures__PhaseSpan"][];
+            /** Rows */
+            rows: components["schemas"]["HourRow"][];
+            /** Told */
+            told: components["schemas"]["Said"][];
+        };
+        /**
          * FullFixing
          * @description The mounts in full, the walls, and the plan of the work.
          */
@@ -5093,6 +5349,20 @@ export interface components {
              * @default 2
              */
             wind_m_s: number;
+        };
+        /**
+         * GoneFigure
+         * @description Something used up: when, null where it lasts.
+         */
+        GoneFigure: {
+            /** H */
+            h: number | null;
+            /** Left Kg */
+            left_kg: number;
+            /** Store */
+            store: string;
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * Grip
@@ -5529,6 +5799,65 @@ export interface components {
             on?: number[] | null;
         };
         /**
+         * HourRow
+         * @description A moment of the day, at a knot before or after what happens then. kg: each store's by name;
+         *     lies are null while nothing is afloat, and lean_* where a lean goes over.
+         */
+        HourRow: {
+            /** Draft Aft M */
+            draft_aft_m: number | null;
+            /** Draft Fwd M */
+            draft_fwd_m: number | null;
+            /** Figure */
+            figure: ("total_kg" | "list_deg" | "trim_deg" | "freeboard_m" | "floor_dry_m" | "gm_m") | null;
+            /** Floor Dry M */
+            floor_dry_m: number | null;
+            /** Freeboard M */
+            freeboard_m: number | null;
+            /** Gm M */
+            gm_m: number | null;
+            /** H */
+            h: number;
+            /** Ice Kg */
+            ice_kg: {
+                [key: string]: number;
+            };
+            /** Kg */
+            kg: {
+                [key: string]: number;
+            };
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "launch" | "travel" | "fish" | "anchored" | "back" | "haul out";
+            /** Lean Freeboard M */
+            lean_freeboard_m: number | null;
+            /** Lean Heel Deg */
+            lean_heel_deg: number | null;
+            /** Left Wh */
+            left_wh: {
+                [key: string]: number;
+            };
+            /** List Deg */
+            list_deg: number | null;
+            /** Phase */
+            phase: string;
+            /** Share */
+            share: number | null;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "before" | "after" | "at";
+            /** Sun Altitude Deg */
+            sun_altitude_deg: number | null;
+            /** Total Kg */
+            total_kg: number;
+            /** Trim Deg */
+            trim_deg: number | null;
+        };
+        /**
          * HoverFigure
          * @description A motor that keeps the boat in its place: step and power it takes, and hours of them.
          */
@@ -5583,6 +5912,44 @@ export interface components {
             label: string;
             /** Value */
             value: number;
+        };
+        /**
+         * Ice
+         * @description Ice in a thing, of its weight. ua_w_k is what its walls let through; its water drains off, or
+         *     stays in it.
+         */
+        Ice: {
+            /**
+             * Drains
+             * @default false
+             */
+            drains: boolean;
+            /**
+             * Ice Kg
+             * @default 2
+             */
+            ice_kg: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ice";
+            /**
+             * Lid
+             * @default light lid
+             * @enum {string}
+             */
+            lid: "shade" | "light lid" | "dark lid";
+            /** Thing */
+            thing: number;
+            /** Ua W K */
+            ua_w_k?: number | null;
+            /**
+             * Walls
+             * @default soft bag
+             * @enum {string}
+             */
+            walls: "soft bag" | "thin box" | "thick box";
         };
         /**
          * ImportRow
@@ -6515,6 +6882,20 @@ export interface components {
             onto_setup_id: number;
         };
         /**
+         * Moved
+         * @description From an hour on a thing is elsewhere on the boat, as its middle.
+         */
+        Moved: {
+            /** H */
+            h: number;
+            /** Thing */
+            thing: number;
+            /** X M */
+            x_m: number;
+            /** Y M */
+            y_m: number;
+        };
+        /**
          * MovedLimit
          * @description Levels of one limit that a user has set for one profile, in SI units or degrees.
          */
@@ -6834,6 +7215,22 @@ export interface components {
             text: string;
         };
         /**
+         * PackFigure
+         * @description A battery that feeds: left at the end, when it is empty, hours that its bank was dark.
+         */
+        PackFigure: {
+            /** Bank */
+            bank: string;
+            /** Battery */
+            battery: number;
+            /** Empty H */
+            empty_h: number | null;
+            /** Left Wh */
+            left_wh: number;
+            /** Usable Wh */
+            usable_wh: number;
+        };
+        /**
          * Parking
          * @description A tube or holder that a rod can be left in while a fish is unhooked.
          */
@@ -6914,18 +7311,6 @@ export interface components {
              * @enum {string}
              */
             weight_verdict: "fine" | "watch" | "fix" | "stop";
-        };
-        /**
-         * PhaseSpan
-         * @description A phase of the day, by hours of the clock.
-         */
-        PhaseSpan: {
-            /** From H */
-            from_h: number;
-            /** Name */
-            name: string;
-            /** To H */
-            to_h: number;
         };
         /**
          * Photo
@@ -7447,6 +7832,7 @@ export interface components {
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             money?: components["schemas"]["MoneyPlan"] | null;
+            outing?: components["schemas"]["DayPlan"] | null;
             /**
              * Places
              * @default []
@@ -8158,6 +8544,19 @@ export interface components {
             money: components["schemas"]["MoneyPlan"];
             /** Name */
             name: string;
+            /**
+             * @default {
+             *       "away": {},
+             *       "longitude_deg": 0,
+             *       "moves": [],
+             *       "start_h": 6,
+             *       "step_min": 15,
+             *       "stores": {},
+             *       "swaps": [],
+             *       "zone": "UTC"
+             *     }
+             */
+            outing: components["schemas"]["DayPlan"];
             /** Places */
             places: {
                 [key: string]: components["schemas"]["Place"];
@@ -8609,6 +9008,23 @@ export interface components {
             words: components["schemas"]["Said"];
         };
         /**
+         * SunFigure
+         * @description Rise and set on the local clock; hours afloat that want a light.
+         */
+        SunFigure: {
+            /** Lights H */
+            lights_h: number;
+            /** Rise H */
+            rise_h: number | null;
+            /** Set H */
+            set_h: number | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "rises" | "up all day" | "down all day";
+        };
+        /**
          * Supply
          * @description One way to feed it all: what it weighs and what it gives.
          *
@@ -8646,6 +9062,18 @@ export interface components {
             words: string;
         };
         /**
+         * Swapped
+         * @description From an hour on another battery feeds in place of one, and lies where that lay.
+         */
+        Swapped: {
+            /** Battery */
+            battery: number;
+            /** H */
+            h: number;
+            /** Spare */
+            spare: number;
+        };
+        /**
          * Table
          * @description The text of a CSV file.
          */
@@ -8667,6 +9095,29 @@ export interface components {
             take_good: boolean;
             /** Text */
             text: string;
+        };
+        /**
+         * Tank
+         * @description A thing that is filled and emptied on the water.
+         */
+        Tank: {
+            /**
+             * Events
+             * @default []
+             */
+            events: components["schemas"]["Filled"][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "tank";
+            /**
+             * Lid
+             * @default false
+             */
+            lid: boolean;
+            /** Thing */
+            thing: number;
         };
         /**
          * TapeMeasures
@@ -9272,6 +9723,7 @@ export interface components {
             hold?: components["schemas"]["HoldPlan"] | null;
             judging?: components["schemas"]["Judging"] | null;
             money?: components["schemas"]["MoneyPlan"] | null;
+            outing?: components["schemas"]["DayPlan"] | null;
             /**
              * Places
              * @default []
@@ -9453,6 +9905,26 @@ export interface components {
         UnplugStep: {
             /** Words */
             words: string;
+        };
+        /**
+         * Used
+         * @description Drink or food in a thing: from what it is filled with, down to nothing.
+         */
+        Used: {
+            /**
+             * Drink
+             * @default true
+             */
+            drink: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "used";
+            /** Rate Kg H */
+            rate_kg_h?: number | null;
+            /** Thing */
+            thing: number;
         };
         /**
          * UsualEffort
@@ -9687,6 +10159,22 @@ export interface components {
             verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
+         * Wet
+         * @description Clothes that get wet: so much on the body by the end.
+         */
+        Wet: {
+            /**
+             * Kg
+             * @default 0.8
+             */
+            kg: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "wet";
+        };
+        /**
          * WhatIf
          * @description A mount done otherwise: in words, the fields that change, and what it comes to.
          */
@@ -9794,6 +10282,40 @@ export interface components {
             words: components["schemas"]["Said"];
         };
         /**
+         * WorstFigure
+         * @description A figure where it is worst: its value then and as the day begins, and how far that is of the
+         *     way from fine to what wants a fix.
+         */
+        WorstFigure: {
+            /** At First */
+            at_first: number;
+            /** Causes */
+            causes: components["schemas"]["Cause"][];
+            /**
+             * Figure
+             * @enum {string}
+             */
+            figure: "total_kg" | "list_deg" | "trim_deg" | "freeboard_m" | "floor_dry_m" | "gm_m";
+            /** H */
+            h: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "launch" | "travel" | "fish" | "anchored" | "back" | "haul out";
+            /** Phase */
+            phase: string;
+            /** Share */
+            share: number;
+            /** Value */
+            value: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
          * ZoneEdge
          * @description Outline (x, y) of all that is come by within a zone, or a nearer one, at some height.
          */
@@ -9808,6 +10330,37 @@ export interface components {
              * @enum {string}
              */
             zone: "hand" | "lean" | "twist" | "leave" | "ashore";
+        };
+        /**
+         * PhaseSpan
+         * @description A phase by its hours.
+         */
+        neat_hull__model__day_figures__PhaseSpan: {
+            /** Air C */
+            air_c: number;
+            /** From H */
+            from_h: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "launch" | "travel" | "fish" | "anchored" | "back" | "haul out";
+            /** Name */
+            name: string;
+            /** Until H */
+            until_h: number;
+        };
+        /**
+         * PhaseSpan
+         * @description A phase of the day, by hours of the clock.
+         */
+        neat_hull__model__power_day__PhaseSpan: {
+            /** From H */
+            from_h: number;
+            /** Name */
+            name: string;
+            /** To H */
+            to_h: number;
         };
     };
     responses: never;
@@ -11633,6 +12186,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FullDay"];
                 };
             };
             /** @description Not Found */

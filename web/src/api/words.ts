@@ -233,6 +233,13 @@ export const CHOICES = {
       "stern"
     ]
   },
+  "Cause": {
+    "what": [
+      "thing",
+      "store",
+      "pull"
+    ]
+  },
   "ChainPart": {
     "part": [
       "base",
@@ -357,6 +364,16 @@ export const CHOICES = {
       "suit seals",
       "webbing",
       "other"
+    ]
+  },
+  "DayPhase": {
+    "kind": [
+      "launch",
+      "travel",
+      "fish",
+      "anchored",
+      "back",
+      "haul out"
     ]
   },
   "Demand": {
@@ -614,6 +631,29 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "HourRow": {
+    "side": [
+      "before",
+      "after",
+      "at"
+    ],
+    "kind": [
+      "launch",
+      "travel",
+      "fish",
+      "anchored",
+      "back",
+      "haul out"
+    ],
+    "figure": [
+      "total_kg",
+      "list_deg",
+      "trim_deg",
+      "freeboard_m",
+      "floor_dry_m",
+      "gm_m"
+    ]
+  },
   "HowRow": {
     "kind": [
       "mass",
@@ -642,6 +682,18 @@ export const CHOICES = {
       "pace",
       "seconds",
       "far"
+    ]
+  },
+  "Ice": {
+    "walls": [
+      "soft bag",
+      "thin box",
+      "thick box"
+    ],
+    "lid": [
+      "shade",
+      "light lid",
+      "dark lid"
     ]
   },
   "ImportRow": {
@@ -1195,6 +1247,13 @@ export const CHOICES = {
       "rewire"
     ]
   },
+  "SunFigure": {
+    "state": [
+      "rises",
+      "up all day",
+      "down all day"
+    ]
+  },
   "TapeMeasures": {
     "bottom": [
       "flat",
@@ -1448,6 +1507,30 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "WorstFigure": {
+    "figure": [
+      "total_kg",
+      "list_deg",
+      "trim_deg",
+      "freeboard_m",
+      "floor_dry_m",
+      "gm_m"
+    ],
+    "kind": [
+      "launch",
+      "travel",
+      "fish",
+      "anchored",
+      "back",
+      "haul out"
+    ],
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "ZoneEdge": {
     "zone": [
       "hand",
@@ -1455,6 +1538,16 @@ export const CHOICES = {
       "twist",
       "leave",
       "ashore"
+    ]
+  },
+  "neat_hull__model__day_figures__PhaseSpan": {
+    "kind": [
+      "launch",
+      "travel",
+      "fish",
+      "anchored",
+      "back",
+      "haul out"
     ]
   }
 } as const
@@ -1529,6 +1622,14 @@ export const USUAL = {
     "by": "bow",
     "loaded": true
   },
+  "Catch": {
+    "kind": "catch",
+    "x_m": 1.0,
+    "y_m": 0.3,
+    "rate_kg_h": 1.0,
+    "fish": [],
+    "chilled": true
+  },
   "ChainPart": {
     "length_m": 0.05,
     "mass_kg": 0.1,
@@ -1542,6 +1643,10 @@ export const USUAL = {
     "width_m": 0.0,
     "lost_m3": 0.0,
     "kind": "cleat"
+  },
+  "Cockpit": {
+    "kind": "cockpit",
+    "rate_kg_h": 1.0
   },
   "Conductor": {
     "insulation_c": 105,
@@ -1560,6 +1665,21 @@ export const USUAL = {
   },
   "DatedItem": {
     "note": ""
+  },
+  "DayPhase": {
+    "kind": "fish",
+    "hours": 2.0,
+    "air_c": 20.0
+  },
+  "DayPlan": {
+    "start_h": 6.0,
+    "step_min": 15.0,
+    "longitude_deg": 0.0,
+    "zone": "UTC",
+    "stores": {},
+    "moves": [],
+    "swaps": [],
+    "away": {}
   },
   "DemandNumbers": {
     "side": "port",
@@ -1771,6 +1891,13 @@ export const USUAL = {
   "How": {
     "sure": "",
     "band_parts": []
+  },
+  "Ice": {
+    "kind": "ice",
+    "ice_kg": 2.0,
+    "walls": "soft bag",
+    "lid": "light lid",
+    "drains": false
   },
   "Judging": {
     "waters": "river",
@@ -2108,6 +2235,16 @@ export const USUAL = {
       "phases": {},
       "until": {}
     },
+    "outing": {
+      "start_h": 6.0,
+      "step_min": 15.0,
+      "longitude_deg": 0.0,
+      "zone": "UTC",
+      "stores": {},
+      "moves": [],
+      "swaps": [],
+      "away": {}
+    },
     "posture": "sits"
   },
   "SetupChange": {
@@ -2121,6 +2258,11 @@ export const USUAL = {
   },
   "TableImport": {
     "take_good": false
+  },
+  "Tank": {
+    "kind": "tank",
+    "events": [],
+    "lid": false
   },
   "TapeMeasures": {
     "stern_beam_m": 0.0,
@@ -2193,7 +2335,15 @@ export const USUAL = {
     "volts_se": 0.0,
     "amps_se": 0.0
   },
+  "Used": {
+    "kind": "used",
+    "drink": true
+  },
   "Wall": {
     "edge": "clamped"
+  },
+  "Wet": {
+    "kind": "wet",
+    "kg": 0.8
   }
 } as const

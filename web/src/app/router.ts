@@ -6,6 +6,7 @@ import { afloat } from '@/subjects/afloat'
 import { angler } from '@/subjects/angler'
 import { boat } from '@/subjects/boat'
 import { compare } from '@/subjects/compare'
+import { day } from '@/subjects/day'
 import { fixing, work } from '@/subjects/fixing'
 import { gear, shapes } from '@/subjects/gear'
 import { glide } from '@/subjects/glide'
@@ -28,6 +29,7 @@ export const SCREENS: Screen[] = [
   glide,
   hold,
   safety,
+  day,
   power,
   sonar,
   fixing,

@@ -2,6 +2,7 @@
 /** What the boat does with it: weight, trim, list, steadiness, dry floors; new beside old. */
 import { computed } from 'vue'
 import type { Figures, Zone } from '@/api/client'
+import { clock } from '@/kit/clock'
 import { number, show, showBand, unitOf, type Units } from '@/kit/units'
 import { listWords, trimWords, ZONE_WORD } from '@/kit/words'
 import VerdictMark from '@/kit/VerdictMark.vue'
@@ -73,6 +74,13 @@ const floor = (over_m: number, where: string) =>
       :units="units"
     />
 
+    <RouterLink
+      v-if="figures.outing?.worst && figures.outing.worst.share > 0"
+      to="/day"
+      class="worst"
+      data-testid="worst-chip"
+      >worst at {{ clock(figures.outing.worst.h) }}</RouterLink
+    >
     <div v-if="a" aria-live="polite">
       <FigureLine
         testid="trim"
@@ -175,6 +183,16 @@ const floor = (over_m: number, where: string) =>
 </template>
 
 <style scoped>
+.worst {
+  display: inline-block;
+  margin: 2px 0 4px;
+  padding: 1px 8px;
+  border: 1px solid var(--fix-mark);
+  border-radius: 10px;
+  color: var(--fix);
+  font-size: 12px;
+  text-decoration: none;
+}
 h2 {
   margin: 10px 0 3px;
 }

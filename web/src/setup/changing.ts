@@ -55,6 +55,12 @@ export type MoneyChange = Partial<Omit<Setup['money'], 'phases' | 'until'>> & {
   phases?: Record<string, Setup['money']['phases'][string] | null>
   until?: Record<string, Setup['money']['until'][string] | null>
 }
+type Outing = Setup['outing']
+/** What changes of the day's plan: fields of stores by name, null for one that goes. */
+export type DayChange = Partial<Omit<Outing, 'stores' | 'away'>> & {
+  stores?: Record<string, Partial<Outing['stores'][string]> | null>
+  away?: Record<string, Outing['away'][string] | null>
+}
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -226,6 +232,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putMoney = (money: MoneyChange) =>
     edit('the money', [['setup', null, { money: newest.setup().money }, { money }]])
 
+  /** How the day goes. */
+  const putDay = (outing: DayChange) =>
+    edit('the day', [['setup', null, { outing: newest.setup().outing }, { outing }]])
+
   const putJudging = (judging: Partial<Judging>) =>
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
@@ -247,6 +257,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     putSafety,
     putHaul,
     putMoney,
+    putDay,
     putJudging,
     accept,
     acceptNoLonger,

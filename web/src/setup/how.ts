@@ -27,3 +27,6 @@ export type HowFigure =
   | 'haul slide'
   | 'haul cart'
   | 'haul bars'
+  | 'day worst'
+  | 'day ice'
+  | 'day sun'

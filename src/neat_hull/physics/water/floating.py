@@ -96,6 +96,11 @@ class FloatingHull:
         """The finer cut of `waterplanes`, seen upright."""
         return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes()
 
+    def upright_waterplanes(self, count: int) -> Planes:
+        """The same, to be asked for so many planes at once."""
+        at = np.zeros(count, dtype=np.intp)
+        return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes(at)
+
     def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable:
         if key not in self._tables:
             self._tables[key] = SectionTable.of(lattice, heel_rad)

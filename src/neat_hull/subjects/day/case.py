@@ -55,7 +55,7 @@ def day_report(case: DayCase) -> Row:
         raise InputErrors(wrong)
     day = case.day
     sky = Sky(day.date, day.latitude_deg, day.longitude_deg, day.utc_offset_h)
-    lived = _Day(case, clock, sky, stored(case, clock), powered(case, clock),
+    lived = Lived(case, clock, sky, stored(case, clock), powered(case, clock),
                  FloatingHull.of(bare_hull(case.hull)))  # fmt: skip
     rows = [lived.row(one) for one in instants(case, clock)]
     rise, set_ = sky.rise_and_set_h()
@@ -93,7 +93,7 @@ def _power(one: Powered) -> Row:
     }
 
 
-def _knots(case: DayCase, clock: Clock) -> list[float]:
+def knots(case: DayCase, clock: Clock) -> list[float]:
     found = [*clock.bounds[1:-1], *(one.h for one in case.moves)]
     for store in case.stores:
         if isinstance(store, Catch | Liquid):
@@ -105,19 +105,19 @@ def _knots(case: DayCase, clock: Clock) -> list[float]:
 
 def instants(case: DayCase, clock: Clock) -> list[Instant]:
     """Start, knots from both sides, steps between, end."""
-    start, end, knots = clock.bounds[0], clock.end, _knots(case, clock)
+    start, end, at = clock.bounds[0], clock.end, knots(case, clock)
     found = [Instant(start, "after"), Instant(end, "before")]
-    found += [Instant(h, side) for h in knots for side in ("before", "after")]
+    found += [Instant(h, side) for h in at for side in ("before", "after")]
     step, count = case.day.step_min / 60, 1
     while (h := start + count * step) < end - SAME_H:
-        if all(abs(h - knot) > SAME_H for knot in knots):
+        if all(abs(h - knot) > SAME_H for knot in at):
             found.append(Instant(h, "at"))
         count += 1
     return sorted(found, key=lambda one: (one.h, one.side == "after"))
 
 
 @dataclass(frozen=True, eq=False)
-class _Day:
+class Lived:
     case: DayCase
     clock: Clock
     sky: Sky
@@ -131,7 +131,7 @@ class _Day:
         kg = {one.store.name: one.kg.at(at.h, at.after) for one in self.stores}
         altitude = self.sky.altitude_deg(at.h)
         afloat = phase.kind != "haul out"
-        loads = self._loads(at, phase.name, kg)
+        loads = self.loads(at, phase.name, kg)
         told: Row = {
             "h": at.h,
             "side": at.side,
@@ -159,7 +159,8 @@ class _Day:
         figure = max(shares, key=lambda name: shares[name], default=None)
         return told | {"figure": figure, "share": None if figure is None else shares[figure]}
 
-    def _loads(self, at: Instant, phase: str, kg: dict[str, float]) -> Loads:
+    def loads(self, at: Instant, phase: str, kg: dict[str, float]) -> Loads:
+        """What is aboard then."""
         case, rows = self.case, []
         for load in case.loads:
             if load.in_phases is not None and phase not in load.in_phases:

@@ -1,0 +1,201 @@
+"""All that is live of a day: its worst moments and what they came of, what runs out, the sun."""
+
+from itertools import pairwise
+
+import numpy as np
+
+from neat_hull.model.day_case import Ice, Used
+from neat_hull.model.day_figures import (
+    Cause,
+    DayFigure,
+    DayFigures,
+    GoneFigure,
+    PackFigure,
+    SunFigure,
+    WorstFigure,
+)
+from neat_hull.physics.arrays import Array
+from neat_hull.rig.evaluated import Evaluated
+from neat_hull.subjects.day.case import Lived
+from neat_hull.subjects.day.hours import (
+    JUDGED,
+    Hours,
+    judged_value,
+    knots_only,
+    shares,
+    sun_known,
+)
+from neat_hull.subjects.day.setting import BODY, HULL, PULL, thing_of
+from neat_hull.subjects.day.stores import Powered, Stored
+
+_CAUSES, _LEAST_KG = 3, 0.05
+
+
+def day(ev: Evaluated) -> DayFigures | None:
+    """None where nobody has said how the day goes, or it does not float as it leaves."""
+    if ev.setup.outing.phases is None:
+        return None
+    found = ev.once(knots_only)
+    return None if found is None else day_figures(ev, found)
+
+
+def day_figures(ev: Evaluated, found: Hours) -> DayFigures:
+    """Of the moments that were looked at."""
+    of = found.lived
+    told = [one for name in JUDGED if (one := _worst(ev, found, name)) is not None]
+    told.sort(key=lambda one: -one.share)
+    clock = of.clock
+    home = next(
+        (h for h, phase in zip(clock.bounds, clock.phases, strict=False)
+         if phase.kind == "haul out"),
+        clock.end,
+    )  # fmt: skip
+    sunk = np.flatnonzero(found.afloat & ~found.floats)
+    cockpit = [n for n, one in ev.setup.outing.stores.items() if one.kind == "cockpit"]
+    return DayFigures(
+        start_h=clock.bounds[0],
+        home_h=home,
+        end_h=clock.end,
+        worst=told[0] if told else None,
+        figures=told,
+        gone=_gone(ev, of),
+        packs=[pack for one in of.power for pack in _packs(one)],
+        dark_h={one.power.name: one.dark_h for one in of.power},
+        sun=_sun(of) if sun_known(ev) else None,
+        cockpit_kg=max((row.get(n, 0.0) for row in found.kg for n in cockpit), default=0.0),
+        trouble=None
+        if not len(sunk)
+        else f"at {clock_text(found.at[int(sunk[0])].h)} it does not float",
+    )
+
+
+def clock_text(hour: float) -> str:
+    """`13:30`; past midnight it begins anew."""
+    minutes = int(60 * hour + 0.5) % (24 * 60)  # half a minute goes up, as on the screen
+    return f"{minutes // 60}:{minutes % 60:02d}"
+
+
+def _worst(ev: Evaluated, found: Hours, name: DayFigure) -> WorstFigure | None:
+    """Where a figure is nearest to wanting a fix; the first moment of those alike."""
+    share = ev.once(_shares_of_knots)[name] if found is ev.once(knots_only) else (
+        shares(ev, found)[name]
+    )  # fmt: skip
+    if not np.isfinite(share).any():
+        return None
+    at = int(np.nanargmax(np.round(share, 9)))
+    best = int(np.nanargmin(share))
+    value = found.figures[name]
+    moment = found.at[at]
+    return WorstFigure(
+        figure=name,
+        h=moment.h,
+        phase=found.phase[at],
+        kind=found.lived.clock.at(moment.h, moment.after).kind,
+        value=float(value[at]),
+        at_first=float(value[0]),
+        share=float(share[at]),
+        verdict=ev.table[JUDGED[name]].verdict(float(judged_value(ev, name, value[at]))),
+        causes=_causes(ev, found, name, at, best),
+    )
+
+
+def _shares_of_knots(ev: Evaluated) -> dict[DayFigure, Array]:
+    found = ev.once(knots_only)
+    assert found is not None, "asked of a boat that floats"
+    return shares(ev, found)
+
+
+def _causes(ev: Evaluated, found: Hours, name: DayFigure, at: int, best: int) -> list[Cause]:
+    """What differs most between the worst moment and the best, the greatest first."""
+    axis = {"list_deg": 1, "trim_deg": 0, "gm_m": 2}.get(name)
+    then, now = _moments(ev, found, best), _moments(ev, found, at)
+    rows = []
+    for key in {*then, *now}:
+        kg0, at0 = then.get(key, (0.0, (0.0, 0.0, 0.0)))
+        kg1, at1 = now.get(key, (0.0, (0.0, 0.0, 0.0)))
+        by = kg1 - kg0 if axis is None else kg1 * at1[axis] - kg0 * at0[axis]
+        if abs(by) > _LEAST_KG * (1.0 if axis is None else 0.1):
+            thing = thing_of(ev.setup.outing.stores.get(key[1])) if key[0] == "store" else None
+            rows.append(
+                Cause(
+                    what="store" if key[0] == "store" else "pull" if key[1] == PULL else "thing",
+                    thing_id=thing if key[0] == "store" else _thing_id(key[1]),
+                    store=key[1] if key[0] == "store" else None,
+                    kg=kg1 - kg0,
+                    by=by,
+                )
+            )
+    rows.sort(key=lambda one: (-abs(one.by), one.store or "", one.thing_id or 0))
+    return rows[:_CAUSES]
+
+
+def _thing_id(name: str) -> int | None:
+    return int(name) if name.isdecimal() else None
+
+
+_Placed = tuple[float, tuple[float, float, float]]
+
+
+def _moments(ev: Evaluated, found: Hours, i: int) -> dict[tuple[str, str], _Placed]:
+    """What is aboard at a moment, by what it is: kg, and where."""
+    of, at = found.lived, found.at[i]
+    told: dict[tuple[str, str], _Placed] = {}
+    for load in of.case.loads:
+        if load.in_phases is not None and found.phase[i] not in load.in_phases:
+            continue
+        place = (load.x_m, load.y_m, load.z_m)
+        for move in sorted(of.case.moves, key=lambda one: one.h):
+            if move.load == load.name and (at.h > move.h + 1e-6 or (at.after and at.h >= move.h)):
+                place = (move.x_m, move.y_m, move.z_m)
+        if load.name not in (HULL, BODY):
+            told["load", load.name] = load.mass_kg, place
+    for one in of.stores:
+        store = one.store
+        z = getattr(store, "z_m", getattr(store, "floor_z_m", 0.0))
+        told["store", store.name] = found.kg[i][store.name], (store.x_m, store.y_m, z)
+    return told
+
+
+def _gone(ev: Evaluated, of: Lived) -> list[GoneFigure]:
+    """Used stores and ice."""
+    told = []
+    for one in of.stores:
+        if not isinstance(one.store, Used | Ice):
+            continue
+        track = one.frozen or one.kg
+        thing_id = thing_of(ev.setup.outing.stores[one.store.name])
+        told.append(
+            GoneFigure(store=one.store.name, thing_id=thing_id or 0, h=track.gone_h(),
+                       left_kg=track.at(of.clock.end, False))
+        )  # fmt: skip
+    return told
+
+
+def _packs(one: Powered) -> list[PackFigure]:
+    return [
+        PackFigure(
+            bank=one.power.name,
+            battery=int(pack.load),
+            left_wh=left.kg[-1],
+            usable_wh=pack.usable_wh,
+            empty_h=left.gone_h(),
+        )
+        for pack, left in zip(one.power.packs, one.left, strict=True)
+    ]
+
+
+def _sun(of: Lived) -> SunFigure:
+    rise, set_ = of.sky.rise_and_set_h()
+    afloat = [
+        span for phase, span in zip(of.clock.phases, pairwise(of.clock.bounds), strict=True)
+        if phase.kind != "haul out"
+    ]  # fmt: skip
+    return SunFigure(
+        state=of.sky.state, rise_h=rise, set_h=set_,
+        lights_h=sum(of.sky.dark_h(a, b) for a, b in afloat),
+    )  # fmt: skip
+
+
+def catches(of: Lived) -> list[Stored]:
+    """What grows as fish come."""
+    return [one for one in of.stores if one.store.kind == "catch"]

@@ -1,0 +1,305 @@
+<script setup lang="ts">
+/** Day: a ribbon of hours under the boat, what changes through them, and the worst of it. */
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { api, ask, type DayPlan, type FullDay } from '@/api/client'
+import { clock } from '@/kit/clock'
+import { show } from '@/kit/units'
+import VerdictMark from '@/kit/VerdictMark.vue'
+import { said } from '@/kit/words'
+import type { DayChange } from '@/setup/changing'
+import type { HowFigure } from '@/setup/how'
+import HowDrawer from '@/setup/HowDrawer.vue'
+import { useLook } from '@/setup/look'
+import TopicFindings from '@/setup/TopicFindings.vue'
+import { usePage } from '@/setup/usePage'
+import { useSetup } from '@/setup/useSetup'
+import DayBoat from './DayBoat.vue'
+import DayCharts from './DayCharts.vue'
+import DayRibbon from './DayRibbon.vue'
+import { at } from './moments'
+import PhasesForm from './PhasesForm.vue'
+import StoresForm from './StoresForm.vue'
+
+const LEFT = 40
+const USUAL: NonNullable<DayPlan['phases']> = [
+  { kind: 'launch', hours: 0.5, air_c: 18 },
+  { kind: 'travel', hours: 1, air_c: 20 },
+  { kind: 'fish', hours: 3, air_c: 24 },
+  { kind: 'back', hours: 1, air_c: 24 },
+  { kind: 'haul out', hours: 0.5, air_c: 24 },
+]
+const store = useSetup()
+const look = useLook()
+const figure = ref<HowFigure | null>(null)
+const chosen = ref<number | null>(null)
+
+const plan = computed(() => store.kept?.setup.outing ?? null)
+const planned = computed(() => plan.value?.phases != null)
+const figures = computed(() => store.figures?.outing ?? null)
+const take = (fields: DayChange) => void store.putDay(fields)
+const full = usePage<FullDay | null>(
+  (setup_id) =>
+    planned.value
+      ? ask(
+          api.POST('/api/v1/setups/{setup_id}/day', {
+            params: { path: { setup_id } },
+            body: { places: [] },
+          }),
+        )
+      : Promise.resolve(null),
+  () => planned.value,
+)
+const day = computed(() => full.answer.value ?? null)
+const hour = computed(() => {
+  const of = day.value?.figures
+  if (!of) return 0
+  const wanted = chosen.value ?? of.worst?.h ?? of.start_h
+  return Math.min(of.end_h, Math.max(of.start_h, wanted))
+})
+const worst = computed(() => figures.value?.worst ?? null)
+const aboard = computed(() =>
+  Object.keys(store.kept?.setup.places ?? {})
+    .map(Number)
+    .sort((a, b) => nameOf(a).localeCompare(nameOf(b))),
+)
+const nameOf = (id: number) => store.things[String(id)]?.name ?? ''
+/** Where a thing is at the hour: where it is aboard, or where it was moved to by then. */
+function spot(id: number): [number, number, number] | null {
+  const row = store.figures?.aboard.find((one) => one.thing_id === id)
+  if (!row) return null
+  const moved = day.value?.moved.filter((one) => one.thing_id === id && one.h <= hour.value)
+  const last = moved?.at(-1)
+  return [last?.x_m ?? row.centre[0], last?.y_m ?? row.centre[1], row.centre[2]]
+}
+const now = (read: (row: FullDay['rows'][number]) => number | null) =>
+  day.value ? at(day.value.rows, hour.value, read) : null
+const told = (value: number | null, kind: 'mass' | 'length' | 'angle', digits?: number) =>
+  value === null ? '—' : show(value, kind, look.units, digits)
+
+const left = useTemplateRef<HTMLElement>('left')
+const { width } = useElementSize(left)
+const wide = computed(() => Math.max(300, width.value - 26))
+</script>
+
+<template>
+  <div
+    v-if="store.kept && store.drawing && store.figures && plan"
+    class="day"
+    :aria-busy="full.busy.value"
+  >
+    <section ref="left" class="left" aria-label="The day by its hours">
+      <div class="top">
+        <h1>Day</h1>
+        <p v-if="worst" class="answer">
+          <button
+            type="button"
+            class="how"
+            title="How was this computed?"
+            @click="figure = 'day worst'"
+          >
+            worst at <b data-testid="worst-h">{{ clock(worst.h) }}</b>, {{ worst.kind }}
+          </button>
+          &nbsp;<VerdictMark :verdict="worst.verdict" />
+          {{ show(Math.max(0, worst.share), 'ratio', look.units) }} of the way to a fix<template
+            v-if="figures?.sun?.set_h != null"
+          >
+            ·
+            <button type="button" class="how" @click="figure = 'day sun'">
+              sunset {{ clock(figures.sun.set_h) }}
+            </button></template
+          >
+        </p>
+      </div>
+      <p v-if="full.trouble.value" class="stop" role="alert">{{ full.trouble.value }}</p>
+      <p v-if="figures?.trouble" class="stop" role="alert">{{ figures.trouble }}</p>
+      <div v-if="!planned" class="card pad empty">
+        <p>
+          A setup is judged as it leaves the ramp; but ice melts, water is drunk, the catch grows,
+          the tank is filled and emptied, and dark comes. Say how the day goes, and every hour of it
+          is floated.
+        </p>
+        <button
+          type="button"
+          class="small go"
+          data-testid="start-day"
+          @click="take({ phases: USUAL })"
+        >
+          start from a usual morning
+        </button>
+      </div>
+      <div v-if="day && width > 0" class="card pad">
+        <DayBoat
+          :drawing="store.drawing"
+          :day="day"
+          :hour="hour"
+          :plan="plan"
+          :spot="spot"
+          :units="look.units"
+          :width="wide"
+        />
+        <DayRibbon :day="day" :hour="hour" :width="wide" :left="LEFT" @hour="chosen = $event" />
+        <p class="now" aria-live="polite" data-testid="hour-told">
+          <b>{{ clock(hour) }}</b>
+          {{
+            told(
+              now((row) => row.total_kg),
+              'mass',
+            )
+          }}
+          all up, list
+          {{
+            told(
+              now((row) => row.list_deg),
+              'angle',
+              1,
+            )
+          }}, trim
+          {{
+            told(
+              now((row) => row.trim_deg),
+              'angle',
+              1,
+            )
+          }},
+          {{
+            told(
+              now((row) => row.freeboard_m),
+              'length',
+              0,
+            )
+          }}
+          of side, leaning
+          {{
+            told(
+              now((row) => row.lean_freeboard_m),
+              'length',
+              0,
+            )
+          }}, GM
+          {{
+            told(
+              now((row) => row.gm_m),
+              'length',
+            )
+          }}
+        </p>
+        <DayCharts :day="day" :hour="hour" :units="look.units" :width="wide" :left="LEFT" />
+        <ul v-if="day.told.length" class="told" data-testid="told">
+          <li v-for="(one, i) in day.told" :key="i">{{ said(one, look.units) }}</li>
+        </ul>
+        <table v-if="figures?.packs.length">
+          <tbody>
+            <tr v-for="one in figures.packs" :key="`${one.bank}${one.battery}`">
+              <th scope="row">{{ nameOf(one.battery) }}</th>
+              <td>
+                {{ show(one.left_wh, 'work', look.units) }} of
+                {{ show(one.usable_wh, 'work', look.units) }} left
+              </td>
+              <td>{{ one.empty_h == null ? 'lasts' : `empty at ${clock(one.empty_h)}` }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+    <section class="side" aria-label="Phases and stores">
+      <PhasesForm
+        v-if="planned"
+        :plan="plan"
+        :day="store.kept.setup.day ?? null"
+        :units="look.units"
+        @take="take"
+        @day="store.putSetup({ ...store.kept.setup, day: $event })"
+      />
+      <StoresForm
+        v-if="planned"
+        :plan="plan"
+        :gone="figures?.gone ?? []"
+        :things="store.things"
+        :aboard="aboard"
+        :units="look.units"
+        class="gap"
+        @take="take"
+      />
+      <TopicFindings topic="day" fine="The day holds" class="gap">
+        <p class="soft">
+          At each hour this is the boat left alone: waves, wind and a tired body come on top.
+        </p>
+      </TopicFindings>
+    </section>
+    <HowDrawer
+      :setup_id="store.kept.setup_id"
+      :revision="store.kept.revision"
+      :figure="figure"
+      :units="look.units"
+      @close="figure = null"
+    />
+  </div>
+</template>
+
+<style scoped src="@/kit/cards.css"></style>
+<style scoped>
+.day {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 14px;
+  padding: 12px 18px;
+}
+.left,
+.side {
+  min-width: 0;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: baseline;
+  margin-bottom: 8px;
+}
+.top h1,
+.top p {
+  margin: 0;
+}
+.answer b {
+  font-size: 17px;
+}
+.how {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px dotted var(--soft);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: help;
+}
+.empty p {
+  max-width: 60ch;
+}
+.now,
+.told {
+  margin: 4px 0 8px;
+  font-size: 12.5px;
+}
+.told {
+  padding-left: 18px;
+}
+table {
+  font-size: 12px;
+}
+th,
+td {
+  padding: 1px 12px 1px 0;
+  text-align: left;
+  font-weight: 400;
+}
+.gap {
+  margin-top: 12px;
+}
+@media (max-width: 1000px) {
+  .day {
+    display: flex;
+    flex-direction: column;
+    padding: 10px;
+  }
+}
+</style>
