@@ -8,6 +8,7 @@ from benchmarks.evaluate import moved
 from benchmarks.told import Times, head, tell
 
 from neat_hull.files.demo import demo_setups
+from neat_hull.model.day_case import PhaseKind
 from neat_hull.model.day_plan import Catch, DayPhase, DayPlan, Fish, Ice, Used, Wet
 from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE
@@ -24,7 +25,7 @@ _TIMES, _CRATE = 20, 9
 def long_day() -> Setup:
     """Twelve hours by the quarter, six phases and fifteen fish."""
     setup = demo_setups()[0]
-    kinds = ("launch", "travel", "fish", "anchored", "fish", "back")
+    kinds: tuple[PhaseKind, ...] = ("launch", "travel", "fish", "anchored", "fish", "back")
     plan = DayPlan(
         phases=[DayPhase(kind=kind, hours=2.0) for kind in kinds],
         start_h=6.0,

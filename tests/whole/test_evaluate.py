@@ -34,6 +34,7 @@ def equipped() -> Setup:
                       width_m=0.1, height_m=0.1, motor={"thrust_n": 150.0})  # fmt: skip
     made = with_thing(made, 902, name="Stake", shape="pole", mass_kg=1.0, length_m=2.4,
                       width_m=0.02, height_m=0.02, anchor={"by": "pole"})  # fmt: skip
+    made = made.model_copy(update={"day": "2026-06-21"})
     return put(put(made, 901, 0.3, z_m=0.5), 902, 1.0, -0.35)
 
 
