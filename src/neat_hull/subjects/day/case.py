@@ -25,6 +25,7 @@ from neat_hull.subjects.day.stores import (
 from neat_hull.subjects.day.sun import RISES_DEG, Sky
 
 Row = dict[str, Any]
+Place = tuple[float, float, float]
 OVER = 9.0  # the share of a lean that goes over
 _FIGURES: tuple[FigureName, ...] = get_args(FigureName)
 _FLOATED = (
@@ -159,25 +160,29 @@ class Lived:
         figure = max(shares, key=lambda name: shares[name], default=None)
         return told | {"figure": figure, "share": None if figure is None else shares[figure]}
 
-    def loads(self, at: Instant, phase: str, kg: dict[str, float]) -> Loads:
-        """What is aboard then."""
-        case, rows = self.case, []
-        for load in case.loads:
+    def aboard(self, at: Instant, phase: str) -> Iterator[tuple[str, float, Place]]:
+        """Loads that are aboard then, each with its mass and where it is by then."""
+        moves = sorted(self.case.moves, key=lambda one: one.h)
+        for load in self.case.loads:
             if load.in_phases is not None and phase not in load.in_phases:
                 continue
             place = (load.x_m, load.y_m, load.z_m)
-            for move in sorted(case.moves, key=lambda one: one.h):
+            for move in moves:
                 come = at.h > move.h + SAME_H or (at.after and at.h >= move.h - SAME_H)
                 if move.load == load.name and come:
                     place = (move.x_m, move.y_m, move.z_m)
-            rows.append((load.mass_kg, *place))
+            yield load.name, load.mass_kg, place
+
+    def loads(self, at: Instant, phase: str, kg: dict[str, float]) -> Loads:
+        """What is aboard then."""
+        rows = [(mass, *place) for _, mass, place in self.aboard(at, phase)]
         runs = 0.0
         for one in self.stores:
             store, mass = one.store, kg[one.store.name]
             if mass <= 0:
                 continue
             if isinstance(store, Liquid):
-                density = store.density_kg_m3 or case.water_density_kg_m3
+                density = store.density_kg_m3 or self.case.water_density_kg_m3
                 deep = mass / (density * store.length_m * store.breadth_m)
                 rows.append((mass, store.x_m, store.y_m, store.floor_z_m + deep / 2))
                 if not (store.lid and mass >= store.capacity_kg - 1e-9):

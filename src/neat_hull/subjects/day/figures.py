@@ -16,7 +16,7 @@ from neat_hull.model.day_figures import (
 )
 from neat_hull.physics.arrays import Array
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.subjects.day.case import Lived
+from neat_hull.subjects.day.case import Lived, Place
 from neat_hull.subjects.day.hours import (
     JUDGED,
     Hours,
@@ -26,7 +26,7 @@ from neat_hull.subjects.day.hours import (
     sun_known,
 )
 from neat_hull.subjects.day.setting import BODY, HULL, PULL, thing_of
-from neat_hull.subjects.day.stores import Powered, Stored
+from neat_hull.subjects.day.stores import Powered
 
 _CAUSES, _LEAST_KG = 3, 0.05
 
@@ -108,7 +108,7 @@ def _shares_of_knots(ev: Evaluated) -> dict[DayFigure, Array]:
 def _causes(ev: Evaluated, found: Hours, name: DayFigure, at: int, best: int) -> list[Cause]:
     """What differs most between the worst moment and the best, the greatest first."""
     axis = {"list_deg": 1, "trim_deg": 0, "gm_m": 2}.get(name)
-    then, now = _moments(ev, found, best), _moments(ev, found, at)
+    then, now = _moments(found, best), _moments(found, at)
     rows = []
     for key in {*then, *now}:
         kg0, at0 = then.get(key, (0.0, (0.0, 0.0, 0.0)))
@@ -133,22 +133,17 @@ def _thing_id(name: str) -> int | None:
     return int(name) if name.isdecimal() else None
 
 
-_Placed = tuple[float, tuple[float, float, float]]
+_Placed = tuple[float, Place]
 
 
-def _moments(ev: Evaluated, found: Hours, i: int) -> dict[tuple[str, str], _Placed]:
+def _moments(found: Hours, i: int) -> dict[tuple[str, str], _Placed]:
     """What is aboard at a moment, by what it is: kg, and where."""
-    of, at = found.lived, found.at[i]
-    told: dict[tuple[str, str], _Placed] = {}
-    for load in of.case.loads:
-        if load.in_phases is not None and found.phase[i] not in load.in_phases:
-            continue
-        place = (load.x_m, load.y_m, load.z_m)
-        for move in sorted(of.case.moves, key=lambda one: one.h):
-            if move.load == load.name and (at.h > move.h + 1e-6 or (at.after and at.h >= move.h)):
-                place = (move.x_m, move.y_m, move.z_m)
-        if load.name not in (HULL, BODY):
-            told["load", load.name] = load.mass_kg, place
+    of = found.lived
+    told: dict[tuple[str, str], _Placed] = {
+        ("load", name): (mass, place)
+        for name, mass, place in of.aboard(found.at[i], found.phase[i])
+        if name not in (HULL, BODY)
+    }
     for one in of.stores:
         store = one.store
         z = getattr(store, "z_m", getattr(store, "floor_z_m", 0.0))
@@ -194,8 +189,3 @@ def _sun(of: Lived) -> SunFigure:
         state=of.sky.state, rise_h=rise, set_h=set_,
         lights_h=sum(of.sky.dark_h(a, b) for a, b in afloat),
     )  # fmt: skip
-
-
-def catches(of: Lived) -> list[Stored]:
-    """What grows as fish come."""
-    return [one for one in of.stores if one.store.kind == "catch"]

@@ -10,7 +10,7 @@ from neat_hull.model.day_figures import DayFigure
 from neat_hull.model.judging import LimitKey
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.water.loads import Loads
-from neat_hull.physics.water.many import Lying, held_upright_each, lying
+from neat_hull.physics.water.many import held_upright_each, lying
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.day.case import Instant, Lived, instants
@@ -44,7 +44,6 @@ class Hours:
     draft_m: Array
     afloat: Flags
     floats: Flags
-    level: Lying | None
 
 
 def lived(ev: Evaluated) -> Lived:
@@ -78,7 +77,6 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
     figures: dict[DayFigure, Array] = {name: np.full(len(at), np.nan) for name in JUDGED}
     draft, floats = np.full((len(at), 2), np.nan), np.zeros(len(at), dtype=np.bool_)
     figures["total_kg"] = np.where(afloat, carried, np.nan)
-    found: Lying | None = None
     rows = np.flatnonzero(afloat)
     if len(rows):
         level = held_upright_each(of.floating, mass[rows] / density, centre[rows],
@@ -99,7 +97,7 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
         for end, x in enumerate((hull.x_aft_m, hull.x_fwd_m)):
             draft[rows, end] = ((found.h_m - found.tau * x) / cos)[n]
     return Hours(of, list(at), [one.name for one in phases], kg, loads, figures, draft, afloat,
-                 floats, found)  # fmt: skip
+                 floats)  # fmt: skip
 
 
 def _own_kg(ev: Evaluated) -> float:

@@ -10,7 +10,6 @@ from neat_hull.model.thing import Fixed
 # Putz-Anderson and Garg, NIOSH 94-110, 1994); ISO 11228-1 has 25 kg.
 COMFORT_KG = 23.0
 HAND_HEIGHT = 0.43  # of the stature: a hand that hangs down (Drillis and Contini, 1966)
-LEAST_ANGLE_M = 0.05  # nobody stoops for the last of a lift
 # As the lifting equation asks: an end is held before the body, and gripped fairly.
 NIOSH_H_CM, NIOSH_FM, NIOSH_CM = 40.0, 1.0, 0.95
 HAND_LOAD_KG = 15.0  # carried in both hands for some way
