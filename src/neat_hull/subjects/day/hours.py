@@ -127,7 +127,9 @@ def judged_value(ev: Evaluated, name: DayFigure, value: Array) -> Array:
         return np.abs(value)
     if name == "total_kg":
         limit_kg = ev.once(weight).limit_kg
-        return np.full_like(value, np.nan) if limit_kg is None else value / limit_kg
+        if limit_kg is None:
+            return np.full_like(value, np.nan)
+        return value / max(limit_kg, 1.0)  # a boat so heavy that it may carry nothing
     return value
 
 
