@@ -42,7 +42,8 @@ def day(ev: Evaluated) -> DayFigures | None:
 def day_figures(ev: Evaluated, found: Hours) -> DayFigures:
     """Of the moments that were looked at."""
     of = found.lived
-    told = [one for name in JUDGED if (one := _worst(ev, found, name)) is not None]
+    seen: _Seen = {}
+    told = [one for name in JUDGED if (one := _worst(ev, found, name, seen)) is not None]
     told.sort(key=lambda one: -one.share)
     clock = of.clock
     home = next(
@@ -75,7 +76,7 @@ def clock_text(hour: float) -> str:
     return f"{minutes // 60}:{minutes % 60:02d}"
 
 
-def _worst(ev: Evaluated, found: Hours, name: DayFigure) -> WorstFigure | None:
+def _worst(ev: Evaluated, found: Hours, name: DayFigure, seen: "_Seen") -> WorstFigure | None:
     """Where a figure is nearest to wanting a fix; the first moment of those alike."""
     share = ev.once(_shares_of_knots)[name] if found is ev.once(knots_only) else (
         shares(ev, found)[name]
@@ -95,7 +96,7 @@ def _worst(ev: Evaluated, found: Hours, name: DayFigure) -> WorstFigure | None:
         at_first=float(value[0]),
         share=float(share[at]),
         verdict=ev.table[JUDGED[name]].verdict(float(judged_value(ev, name, value[at]))),
-        causes=_causes(ev, found, name, at, best),
+        causes=_causes(ev, name, _seen(found, best, seen), _seen(found, at, seen)),
     )
 
 
@@ -105,10 +106,9 @@ def _shares_of_knots(ev: Evaluated) -> dict[DayFigure, Array]:
     return shares(ev, found)
 
 
-def _causes(ev: Evaluated, found: Hours, name: DayFigure, at: int, best: int) -> list[Cause]:
+def _causes(ev: Evaluated, name: DayFigure, then: "_Moments", now: "_Moments") -> list[Cause]:
     """What differs most between the worst moment and the best, the greatest first."""
     axis = {"list_deg": 1, "trim_deg": 0, "gm_m": 2}.get(name)
-    then, now = _moments(found, best), _moments(found, at)
     rows = []
     for key in {*then, *now}:
         kg0, at0 = then.get(key, (0.0, (0.0, 0.0, 0.0)))
@@ -134,12 +134,21 @@ def _thing_id(name: str) -> int | None:
 
 
 _Placed = tuple[float, Place]
+_Moments = dict[tuple[str, str], _Placed]
+_Seen = dict[int, _Moments]
 
 
-def _moments(found: Hours, i: int) -> dict[tuple[str, str], _Placed]:
+def _seen(found: Hours, i: int, seen: _Seen) -> _Moments:
+    """Of a moment that several figures ask for, once."""
+    if i not in seen:
+        seen[i] = _moments(found, i)
+    return seen[i]
+
+
+def _moments(found: Hours, i: int) -> _Moments:
     """What is aboard at a moment, by what it is: kg, and where."""
     of = found.lived
-    told: dict[tuple[str, str], _Placed] = {
+    told: _Moments = {
         ("load", name): (mass, place)
         for name, mass, place in of.aboard(found.at[i], found.phase[i])
         if name not in (HULL, BODY)
