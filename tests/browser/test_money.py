@@ -83,3 +83,19 @@ def test_phase_two_adds_the_screen_and_its_weight(bench: Page, server: Server) -
     expect(bench.get_by_test_id("gear-phase 2")).to_have_text(f"{whole:.1f} kg")
     bench.get_by_text("By place", exact=True).click()
     expect(bench.get_by_test_id("by-place")).to_contain_text("Tank well")
+
+
+def test_a_must_that_nobody_owns_is_put_on_the_list(bench: Page, server: Server) -> None:
+    spent(bench, server)
+    bench.get_by_test_id("money-waters").select_option("open water")
+    budget = bench.get_by_test_id("budget")
+    wanted = bench.get_by_test_id("want-spare paddle")
+    wanted.click()
+    expect(wanted).to_have_count(0)
+    expect(budget).to_contain_text("Spare paddle")
+    saved(bench)
+    bench.get_by_label("Price of Spare paddle").fill("75")
+    bench.get_by_label("Price of Spare paddle").press("Enter")
+    expect(bench.get_by_test_id("budget-left")).to_contain_text("75 left for the rest")
+    bench.get_by_test_id("money-waters").select_option("calm pond")
+    expect(bench.get_by_test_id("budget-left")).to_contain_text("150 left for the rest")

@@ -16,9 +16,15 @@ const props = defineProps<{
   plan: Schemas['MoneyPlan']
   judging: Judging
   things: Record<string, Thing>
+  /** what the catalogue has something for */
+  offers: string[]
   units: Units
 }>()
-const emit = defineEmits<{ take: [fields: MoneyChange]; judge: [fields: Partial<Judging>] }>()
+const emit = defineEmits<{
+  take: [fields: MoneyChange]
+  judge: [fields: Partial<Judging>]
+  want: [service: string]
+}>()
 const nameOf = (id: number | null | undefined) =>
   id == null ? '' : (props.things[String(id)]?.name ?? '')
 const names = (ids: number[]) => ids.map(nameOf).join(' and ')
@@ -84,7 +90,16 @@ function why(one: Want): string {
         <VerdictMark :verdict="one.state === 'have' ? 'fine' : one.verdict" bare />
         <span>{{ one.service }}</span>
         <span class="soft">{{ one.state === 'have' ? '' : nameOf(one.thing_id) }}</span>
-        <span class="soft">{{ STATE[one.state] }}</span>
+        <button
+          v-if="one.state === 'missing' && offers.includes(one.service)"
+          type="button"
+          class="small"
+          :data-testid="`want-${one.service}`"
+          @click="emit('want', one.service)"
+        >
+          put it on the list
+        </button>
+        <span v-else class="soft">{{ STATE[one.state] }}</span>
         <span class="num">{{ one.state === 'buy' ? amount(one.minor ?? null) : '' }}</span>
       </li>
     </ul>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Money: what gear has cost and will, what the budget buys first, and the phases of the build. */
-import { computed, ref } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { computed, onMounted, ref } from 'vue'
+import { api, ask, Offline, Refusal, type Schemas, type Thing } from '@/api/client'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { typed } from '@/kit/heard'
 import { showMoney } from '@/kit/money'
@@ -36,6 +36,21 @@ const aboard = computed(() =>
     .sort((a, b) => nameOf(a).localeCompare(nameOf(b))),
 )
 const nameOf = (id: number) => store.things[String(id)]?.name ?? ''
+
+/** What the catalogue has for a must that nobody owns: it is put on the list, still to be bought. */
+const catalog = ref<Thing[]>([])
+onMounted(async () => {
+  try {
+    catalog.value = (await ask(api.GET('/api/v1/catalog'))) as Thing[]
+  } catch (error) {
+    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+  }
+})
+const offers = computed(() => catalog.value.flatMap((one) => one.serves))
+function want(service: string): void {
+  const one = catalog.value.find((thing) => (thing.serves as string[]).includes(service))
+  if (one) void store.addThings([{ ...one, bought: false }])
+}
 
 function edit(id: number, fields: { price?: number | null; bought?: boolean }): void {
   const before = store.things[String(id)]!
@@ -166,8 +181,10 @@ const drop = (row: Kept) =>
         :judging="store.kept.setup.judging"
         :plan="plan"
         :things="store.things"
+        :offers="offers"
         :units="look.units"
         @take="take"
+        @want="want"
         @judge="store.putJudging($event)"
       />
       <TopicFindings topic="money" fine="Nothing bought twice, nothing over budget" class="gap">
