@@ -221,6 +221,7 @@ def test_arranging_can_be_stopped(bench: Page, server: Server) -> None:
 def test_before_and_after_are_compared(bench: Page, server: Server) -> None:
     assert follow(bench) == "Undo: Try: Put on PFD"
     bench.get_by_role("link", name="Ashore").click()
+    bench.get_by_role("link", name="Compare").click()
     table = bench.get_by_test_id("compare-figures")
     expect(table.locator('[data-figure="No-go"]')).to_contain_text("-1")
     expect(bench.get_by_test_id("compare-findings")).to_contain_text("PFD: aboard, but not worn")
