@@ -71,7 +71,7 @@ def demo_setups() -> list[Setup]:
             fixing=_fixing(row, ids),
             outing=_outing(row, ids),
             money=_money(row, ids),
-            haul=HaulPlan.model_validate(row.get("haul", {})),
+            haul=_haul(row, ids),
             safety=SafetyPlan.model_validate(row.get("safety", {})),
             water_temp_c=row.get("water_temp_c"),
             places={ids[thing]: _place(place, ids) for thing, place in row["places"].items()},
@@ -105,6 +105,12 @@ def _power(row: Any, ids: dict[str, int]) -> Power:
 def _fixing(row: Any, ids: dict[str, int]) -> FixingPlan:
     mounts = {ids[thing]: mount for thing, mount in row.get("mounts", {}).items()}
     return FixingPlan.model_validate({"mounts": mounts})
+
+
+def _haul(row: Any, ids: dict[str, int]) -> HaulPlan:
+    plan = row.get("haul", {})
+    off = {ids[thing]: leaves for thing, leaves in plan.get("off", {}).items()}
+    return HaulPlan.model_validate({**plan, "off": off})
 
 
 def _money(row: Any, ids: dict[str, int]) -> MoneyPlan:

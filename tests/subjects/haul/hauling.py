@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from tests.judged import CLEAN, Case, case, limit, put
+from tests.judged import CLEAN, DRIVE, Case, case, limit, put
 from tests.subjects.glide.goings import with_thing
 
 from neat_hull.model.haul import (
@@ -35,8 +35,8 @@ def bedded(**bed: Any) -> Setup:
 
 
 def carted(setup: Setup = CLEAN, way: list[Stretch] | None = None, **cart: Any) -> Setup:
-    """On its cart, over asphalt."""
-    return hauled(setup, cart=CartPlan(**cart), people=2,
+    """On its cart, over asphalt, with the drive taken out."""
+    return hauled(setup, cart=CartPlan(**cart), people=2, off={DRIVE: "off"},
                   way=way or [Stretch(ground="asphalt", length_m=50.0)])  # fmt: skip
 
 

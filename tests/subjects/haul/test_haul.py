@@ -182,9 +182,23 @@ def test_what_stands_out_below_is_measured_on_cart_bars_and_ramp() -> None:
     assert low.launch.deepest == FIN
     assert low.launch.deepest_m > low.launch.depth_m
     gone = landed(carted(finned(-0.12)).model_copy(update={
-        "haul": carted().haul.model_copy(update={"off": {FIN: "off"}})}))  # fmt: skip
+        "haul": carted().haul.model_copy(update={"off": {FIN: "off", DRIVE: "off"}})}))  # fmt: skip
     assert gone.cart is not None
     assert gone.cart.clearances == []
+
+
+def test_a_drive_in_its_well_drags_its_fins_until_it_is_off_or_lifted() -> None:
+    off = carted(FULL)
+    whole = off.model_copy(update={"haul": off.haul.model_copy(update={"off": {}})})
+    low = {one.thing_id: one.clearance_m for one in wheeled(whole).clearances}
+    assert low[DRIVE] < 0.05
+    going = whole.glide.model_copy(update={"up": {DRIVE: True}})
+    lifted = whole.model_copy(update={"glide": going})
+    for setup in (off, lifted):
+        assert DRIVE not in [one.thing_id for one in wheeled(setup).clearances]
+    found = landed(whole).launch
+    assert found is not None
+    assert found.deepest != DRIVE, "it is folded at the ramp"
 
 
 def test_slabs_spread_what_posts_press() -> None:

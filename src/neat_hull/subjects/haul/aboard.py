@@ -155,6 +155,19 @@ class Under:
     comes_off: bool
 
 
+def fins(ev: Evaluated) -> list[Under]:
+    """What hangs under the hull below a drive that is in its well and not lifted: on a cart it goes
+    over the ground; on the road and at the ramp it is folded away."""
+    lifted, told = ev.setup.glide.up, []
+    for one in ev.rigged.stowed:
+        if ev.thing(one.thing_id).part == "drive" and not lifted.get(one.thing_id, False):
+            x = one.centre_m[0]
+            half = typical.FINS_LONG_M / 2
+            low = keel_z_m(ev, x) - typical.FINS_M
+            told.append(Under(one.thing_id, (x - half, x + half), low, True))
+    return told
+
+
 def under(ev: Evaluated) -> list[Under]:
     """What stands out under the keel."""
     return list(_under(ev))

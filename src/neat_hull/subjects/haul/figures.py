@@ -27,11 +27,11 @@ from neat_hull.rig.bands import LEAST_OFF_KG, OFF_SHARE
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.hulls import as_tested
 from neat_hull.rig.settling import at_rest
-from neat_hull.subjects.haul.aboard import Hold, ends, rides, side_holds, under
+from neat_hull.subjects.haul.aboard import Hold, ends, fins, rides, side_holds, under
 from neat_hull.subjects.haul.cart import OnPosts, Wheeled, level_hand_n, wheeled
 from neat_hull.subjects.haul.lifting import lifted
 from neat_hull.subjects.haul.roof import OnRoof, on_bed, on_roof, pushed, slid
-from neat_hull.subjects.haul.setting import case, hand_m, way, weights_of
+from neat_hull.subjects.haul.setting import as_under, case, hand_m, way, weights_of
 from neat_hull.subjects.haul.weights import fewest_off
 
 
@@ -191,7 +191,11 @@ def _cart(ev: Evaluated, of: HaulCase, trouble: list[str]) -> CartFigure | None:
     if cart is None:
         return None
     at = ev.once(weights_of)[cart.state]
-    rides_on = [one for one in of.under if _goes_on_cart(ev, int(one.name), one.comes_off)]
+    rides_on = [
+        one
+        for one in [*of.under, *(as_under(ev, fin) for fin in ev.once(fins))]
+        if _goes_on_cart(ev, int(one.name), one.comes_off)
+    ]
     try:
         found: Wheeled = wheeled(cart, at, of.boat.length_m, rides_on)
         level = level_hand_n(cart, at, cart.axle_m[0])

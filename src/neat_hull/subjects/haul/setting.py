@@ -33,7 +33,7 @@ from neat_hull.model.haul_case import (
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.haul import typical
-from neat_hull.subjects.haul.aboard import Hold, RoadThing, ends, keel_z_m, rides, under
+from neat_hull.subjects.haul.aboard import Hold, RoadThing, Under, ends, keel_z_m, rides, under
 from neat_hull.subjects.haul.cart import axle_for_target, with_axle
 from neat_hull.subjects.haul.weights import Weight, weight
 
@@ -55,13 +55,7 @@ def case(ev: Evaluated) -> HaulCase:
     things = [_thing(one, x_0) for one in ev.once(rides)]
     first = HaulCase.model_construct(
         boat=boat, things=things, comfort_kg=comfort_kg(ev), aim_kg=0.0,
-        under=[
-            CaseUnder.model_construct(
-                name=str(one.thing_id), x_m=(one.x_m[0] - x_0, one.x_m[1] - x_0), z_m=one.z_m,
-                comes_off=one.comes_off,
-            )
-            for one in ev.once(under)
-        ],
+        under=[as_under(ev, one) for one in ev.once(under)],
         overhang_rule=OverhangRule.model_construct(**plan.rule.model_dump()),
     )  # fmt: skip
     bare = weight(first, "bare")
@@ -89,6 +83,17 @@ def _thing(one: RoadThing, x_0: float) -> CaseThing:
         z_m=one.z_m,
         comes_off=one.leaves == "off",
         minutes=one.minutes,
+    )
+
+
+def as_under(ev: Evaluated, one: Under) -> CaseUnder:
+    """Something under the hull, from the stern's end."""
+    x_0 = ev.rigged.floating.hull.x_aft_m
+    return CaseUnder.model_construct(
+        name=str(one.thing_id),
+        x_m=(one.x_m[0] - x_0, one.x_m[1] - x_0),
+        z_m=one.z_m,
+        comes_off=one.comes_off,
     )
 
 
