@@ -20,7 +20,7 @@ def settle(page: Page) -> None:
 
 def judge(page: Page) -> None:
     """A finding with its suggestions, everything arranged, and before against after."""
-    page.locator('[data-cause^="on-the-remount-side"] > .head').click()
+    page.locator('[data-cause^="in-the-pedals"] > .head').click()
     page.locator('[data-finding^="in-the-pedals"] .head').click()
     page.get_by_test_id("try").click()
     page.get_by_test_id("apply").wait_for()

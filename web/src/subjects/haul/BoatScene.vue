@@ -110,11 +110,7 @@ svg {
   stroke: var(--pick);
   stroke-width: 2.2;
 }
-.weight .arrow,
-.figure {
-  pointer-events: none;
-}
-.arrow {
+.weight .arrow {
   stroke: var(--fix-mark);
 }
 .figure {

@@ -229,7 +229,7 @@ const force = (value: number) => show(value, 'force', props.units)
   grid-template-columns: repeat(2, minmax(0, 1fr));
 }
 .fields :deep(.el-input) {
-  width: 66px;
+  width: 74px;
 }
 .fields label:not(.tick) {
   justify-content: space-between;

@@ -103,7 +103,7 @@ const valueOf = (part: 'roof' | 'bed' | 'trailer' | 'rule', field: string) =>
             :model-value="valueOf(parts[0], field)"
             :label="word"
             :kind="kind"
-            :digits="kind === 'mass' ? 0 : undefined"
+            :digits="0"
             :units="units"
             :testid="`${parts[0]}-${field}`"
             @update:model-value="emit('take', { [parts[0]]: { [field]: $event } })"
