@@ -132,16 +132,36 @@ class FloatingHull:
 
 
 @dataclass(frozen=True, eq=False)
-class Rest:
-    """The boat at k imposed or found heels, sinkage and trim at rest; NaN where it goes under.
-
-    heel_rad, h_m, tau (k,): the water plane, see `physics.immersion`. lost (k, w): wells that do
-    not lift, be it by open scuppers or flooded. floats (k,): False where no such rest exists.
-    """
+class Attitude:
+    """The boat in k attitudes: heel_rad, h_m, tau (k,) are the water plane, see
+    `physics.immersion`."""
 
     heel_rad: Array
     h_m: Array
     tau: Array
+
+    @property
+    def trim_rad(self) -> Array:
+        """(k,) rad: trim, positive bow up."""
+        return np.arctan2(self.tau, np.cos(self.heel_rad))
+
+    def height_over_water_m(self, points_m: Array) -> Array:
+        """(k, n) m: how far points (n, 3) stand off the water plane; negative under it."""
+        x, y, z = points_m.T
+        sin, cos = np.sin(self.heel_rad)[:, None], np.cos(self.heel_rad)[:, None]
+        off = y * sin + z * cos + x * self.tau[:, None] - self.h_m[:, None]
+        over: Array = off / np.sqrt(1 + self.tau**2)[:, None]
+        return over
+
+
+@dataclass(frozen=True, eq=False)
+class Rest(Attitude):
+    """The boat at k imposed or found heels, sinkage and trim at rest; NaN where it goes under.
+
+    lost (k, w): wells that do not lift, be it by open scuppers or flooded. floats (k,): False where
+    no such rest exists.
+    """
+
     lost: Flags
     floats: Flags
     immersion: Immersion
@@ -159,19 +179,6 @@ class Rest:
             self.immersion.row(at),
             self.sideways.row(at),
         )
-
-    @property
-    def trim_rad(self) -> Array:
-        """(k,) rad: trim, positive bow up."""
-        return np.arctan2(self.tau, np.cos(self.heel_rad))
-
-    def height_over_water_m(self, points_m: Array) -> Array:
-        """(k, n) m: how far points (n, 3) stand off the water plane; negative under it."""
-        x, y, z = points_m.T
-        sin, cos = np.sin(self.heel_rad)[:, None], np.cos(self.heel_rad)[:, None]
-        off = y * sin + z * cos + x * self.tau[:, None] - self.h_m[:, None]
-        over: Array = off / np.sqrt(1 + self.tau**2)[:, None]
-        return over
 
     def buoyancy_m(self) -> Array:
         """(k, 3) m: centre of buoyancy in the body frame."""

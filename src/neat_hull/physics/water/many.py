@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.physics.arrays import Array, Flags
-from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.floating import Attitude, FloatingHull, Rest
 from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.held import rest_of_each
 from neat_hull.physics.water.hydrostatics import settle
@@ -31,27 +31,11 @@ class Upright:
 
 
 @dataclass(frozen=True, eq=False)
-class Lying:
-    """Of n loads, each where it rests: heel_rad (starboard down), tau and h_m as in `Rest`; floats
-    is False where a boat goes down or over."""
+class Lying(Attitude):
+    """Of n loads, each where it rests, starboard down positive; floats is False where a boat goes
+    down or over."""
 
-    heel_rad: Array
-    tau: Array
-    h_m: Array
     floats: Flags
-
-    @property
-    def trim_rad(self) -> Array:
-        """(n,) rad, positive bow up."""
-        return np.arctan2(self.tau, np.cos(self.heel_rad))
-
-    def height_over_water_m(self, points_m: Array) -> Array:
-        """(n, m) m: how far points (m, 3) stand off the water plane; negative under it."""
-        x, y, z = points_m.T
-        sin, cos = np.sin(self.heel_rad)[:, None], np.cos(self.heel_rad)[:, None]
-        off = y * sin + z * cos + x * self.tau[:, None] - self.h_m[:, None]
-        over: Array = off / np.sqrt(1 + self.tau**2)[:, None]
-        return over
 
 
 def held_upright_each(
@@ -108,7 +92,7 @@ def lying(
         if rest is not None:
             heel[n], tau[n], h[n] = rest
             floats[n] = True
-    return Lying(side * heel, tau, h, floats)
+    return Lying(side * heel, h, tau, floats)
 
 
 @dataclass(frozen=True, eq=False)
@@ -132,9 +116,7 @@ def _three(
     count = len(first)
     at, each = first[:, None] + np.arange(_BESIDE), np.repeat(np.arange(count), _BESIDE)
     held = rest_of_each(floating, volume_m3[each], centre_m[each], at.ravel(), near, None)
-    apart = held.buoyancy_m() - centre_m[each]
-    lever = apart[:, 2] * np.sin(held.heel_rad) - apart[:, 1] * np.cos(held.heel_rad)
-    lever = lever.reshape(count, _BESIDE)
+    lever = held.righting_lever_m(centre_m[each]).reshape(count, _BESIDE)
     dry = (held.floats & (held.lost == floating.drains).all(axis=1)).reshape(count, _BESIDE)
     share, found = _root(lever)
     beside = np.where(lever[:, -1] < 0, 2, np.where(lever[:, 0] > 0, -2, 0))

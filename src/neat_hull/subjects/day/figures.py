@@ -14,6 +14,7 @@ from neat_hull.model.day_figures import (
     SunFigure,
     WorstFigure,
 )
+from neat_hull.model.said import plain
 from neat_hull.physics.arrays import Array
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.day.case import Lived, Place
@@ -42,8 +43,10 @@ def day(ev: Evaluated) -> DayFigures | None:
 def day_figures(ev: Evaluated, found: Hours) -> DayFigures:
     """Of the moments that were looked at."""
     of = found.lived
-    seen: _Seen = {}
-    told = [one for name in JUDGED if (one := _worst(ev, found, name, seen)) is not None]
+    share, seen = shares(ev, found), dict[int, _Moments]()
+    told = [
+        one for name in JUDGED if (one := _worst(ev, found, name, share[name], seen)) is not None
+    ]
     told.sort(key=lambda one: -one.share)
     clock = of.clock
     home = next(
@@ -76,11 +79,17 @@ def clock_text(hour: float) -> str:
     return f"{minutes // 60}:{minutes % 60:02d}"
 
 
-def _worst(ev: Evaluated, found: Hours, name: DayFigure, seen: "_Seen") -> WorstFigure | None:
+def cause_name(ev: Evaluated, cause: Cause) -> str:
+    """What people call it, fit for words that hold amounts."""
+    if cause.what == "pull":
+        return "the pull of the anchor's line"
+    return plain(cause.store) if cause.store is not None else ev.name(cause.thing_id or 0)
+
+
+def _worst(
+    ev: Evaluated, found: Hours, name: DayFigure, share: Array, seen: "dict[int, _Moments]"
+) -> WorstFigure | None:
     """Where a figure is nearest to wanting a fix; the first moment of those alike."""
-    share = ev.once(_shares_of_knots)[name] if found is ev.once(knots_only) else (
-        shares(ev, found)[name]
-    )  # fmt: skip
     if not np.isfinite(share).any():
         return None
     at = int(np.nanargmax(np.round(share, 9)))
@@ -96,14 +105,8 @@ def _worst(ev: Evaluated, found: Hours, name: DayFigure, seen: "_Seen") -> Worst
         at_first=float(value[0]),
         share=float(share[at]),
         verdict=ev.table[JUDGED[name]].verdict(float(judged_value(ev, name, value[at]))),
-        causes=_causes(ev, name, _seen(found, best, seen), _seen(found, at, seen)),
+        causes=_causes(ev, name, _moments(found, best, seen), _moments(found, at, seen)),
     )
-
-
-def _shares_of_knots(ev: Evaluated) -> dict[DayFigure, Array]:
-    found = ev.once(knots_only)
-    assert found is not None, "asked of a boat that floats"
-    return shares(ev, found)
 
 
 def _causes(ev: Evaluated, name: DayFigure, then: "_Moments", now: "_Moments") -> list[Cause]:
@@ -135,18 +138,12 @@ def _thing_id(name: str) -> int | None:
 
 _Placed = tuple[float, Place]
 _Moments = dict[tuple[str, str], _Placed]
-_Seen = dict[int, _Moments]
 
 
-def _seen(found: Hours, i: int, seen: _Seen) -> _Moments:
-    """Of a moment that several figures ask for, once."""
-    if i not in seen:
-        seen[i] = _moments(found, i)
-    return seen[i]
-
-
-def _moments(found: Hours, i: int) -> _Moments:
-    """What is aboard at a moment, by what it is: kg, and where."""
+def _moments(found: Hours, i: int, seen: dict[int, _Moments]) -> _Moments:
+    """What is aboard at a moment, by what it is: kg, and where; gathered once for all figures."""
+    if i in seen:
+        return seen[i]
     of = found.lived
     told: _Moments = {
         ("load", name): (mass, place)
@@ -157,6 +154,7 @@ def _moments(found: Hours, i: int) -> _Moments:
         store = one.store
         z = getattr(store, "z_m", getattr(store, "floor_z_m", 0.0))
         told["store", store.name] = found.kg[i][store.name], (store.x_m, store.y_m, z)
+    seen[i] = told
     return told
 
 

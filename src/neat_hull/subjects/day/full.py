@@ -15,15 +15,14 @@ from neat_hull.model.day_figures import (
     PhaseSpan,
     WorstFigure,
 )
-from neat_hull.model.said import Amount, HowKind, Said, plain
+from neat_hull.model.said import Amount, HowKind, Said
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.postures import leaned
-from neat_hull.physics.water.many import held_upright_each, lying
+from neat_hull.physics.water.many import lying
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
-from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.day.case import instants
-from neat_hull.subjects.day.figures import clock_text, day_figures
+from neat_hull.subjects.day.figures import cause_name, clock_text, day_figures
 from neat_hull.subjects.day.hours import JUDGED, Hours, hours, lived, shares, sun_known
 
 
@@ -110,28 +109,26 @@ def lean_kgm(ev: Evaluated) -> float:
 def _leaned(ev: Evaluated, found: Hours) -> Array:
     """(n, 2): the least side above the water while the angler leans to the worse side, and the
     heel; NaN where nothing is afloat, or it goes over."""
-    told = np.full((len(found.at), 2), np.nan)
-    rest, rows = at_rest(ev), np.flatnonzero(found.floats)
-    if rest is None or not len(rows):
+    told, level = np.full((len(found.at), 2), np.nan), found.level
+    if level is None:
         return told
+    rows = np.flatnonzero(found.afloat)
     density, floating = found.lived.case.water_density_kg_m3, found.lived.floating
     mass = np.array([found.loads[n].total_kg for n in rows])
     centre = np.array([found.loads[n].centre_m for n in rows])
-    level = held_upright_each(floating, mass / density, centre, rest.settled.held)
     edges, heels = [], []
     for way in (1.0, -1.0):
-        aside = centre + np.column_stack(
-            (np.zeros(len(rows)), way * lean_kgm(ev) / mass, np.zeros(len(rows)))
-        )
+        aside = centre.copy()
+        aside[:, 1] += way * lean_kgm(ev) / mass
         lies = lying(floating, mass, aside, density, level)
         edge = lies.height_over_water_m(floating.hull.sheer_points_m).min(axis=1)
         edges.append(np.where(lies.floats, edge, np.nan))
         heels.append(np.abs(np.degrees(lies.heel_rad)))
-    least = np.argmin(np.array(edges), axis=0)
-    both = np.array(edges), np.array(heels)
-    over = np.isnan(both[0]).any(axis=0)
-    for k, one in enumerate(both):
-        told[rows, k] = np.where(over, np.nan, one[least, np.arange(len(rows))])
+    edge_m, heel_deg = np.array(edges), np.array(heels)
+    least, each = np.argmin(edge_m, axis=0), np.arange(len(rows))
+    stands = found.floats[rows] & ~np.isnan(edge_m).any(axis=0)
+    for k, one in enumerate((edge_m, heel_deg)):
+        told[rows, k] = np.where(stands, one[least, each], np.nan)
     return told
 
 
@@ -158,15 +155,9 @@ def _told(ev: Evaluated, one: WorstFigure) -> Said:
     text = f"{clock_text(one.h)}, {one.kind}: {words}, {{}} of the way to a fix"
     causes = []
     for cause in one.causes:
-        name = (
-            "the anchor's line" if cause.what == "pull"
-            else plain(cause.store) if cause.store is not None
-            else ev.name(cause.thing_id or 0)
-        )  # fmt: skip
-        causes.append(f"{name} {{}} {'more' if cause.kg > 0 else 'less'}")
+        causes.append(f"{cause_name(ev, cause)} {{}} {'more' if cause.kg > 0 else 'less'}")
         amounts.append(("mass", abs(cause.kg)))
-    return _said(f"{text}: {', '.join(causes)}" if causes else text, amounts)
-
-
-def _said(text: str, amounts: list[tuple[HowKind, float]]) -> Said:
-    return Said(text=text, amounts=[Amount(kind=kind, value=value) for kind, value in amounts])
+    return Said(
+        text=f"{text}: {', '.join(causes)}" if causes else text,
+        amounts=[Amount(kind=kind, value=value) for kind, value in amounts],
+    )

@@ -10,7 +10,7 @@ from neat_hull.model.day_figures import DayFigure
 from neat_hull.model.judging import LimitKey
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.water.loads import Loads
-from neat_hull.physics.water.many import held_upright_each, lying
+from neat_hull.physics.water.many import Upright, held_upright_each, lying
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.day.case import Instant, Lived, instants
@@ -33,7 +33,7 @@ JUDGED: dict[DayFigure, LimitKey] = {
 @dataclass(frozen=True, eq=False)
 class Hours:
     """Moments of a day (n): what is aboard at each, and each figure (n,), NaN where nothing is
-    afloat or it does not float."""
+    afloat or it does not float. level: those afloat, held upright."""
 
     lived: Lived
     at: list[Instant]
@@ -44,6 +44,7 @@ class Hours:
     draft_m: Array
     afloat: Flags
     floats: Flags
+    level: Upright | None
 
 
 def lived(ev: Evaluated) -> Lived:
@@ -73,11 +74,11 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
     density, hull = of.case.water_density_kg_m3, of.floating.hull
     mass = np.array([one.total_kg for one in loads])
     centre = np.array([one.centre_m for one in loads])
-    carried = mass - np.array([_own_kg(ev)] * len(at))
+    carried = mass - _own_kg(ev)
     figures: dict[DayFigure, Array] = {name: np.full(len(at), np.nan) for name in JUDGED}
     draft, floats = np.full((len(at), 2), np.nan), np.zeros(len(at), dtype=np.bool_)
     figures["total_kg"] = np.where(afloat, carried, np.nan)
-    rows = np.flatnonzero(afloat)
+    rows, level = np.flatnonzero(afloat), None
     if len(rows):
         level = held_upright_each(of.floating, mass[rows] / density, centre[rows],
                                   rest.settled.held)  # fmt: skip
@@ -97,7 +98,7 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
         for end, x in enumerate((hull.x_aft_m, hull.x_fwd_m)):
             draft[rows, end] = ((found.h_m - found.tau * x) / cos)[n]
     return Hours(of, list(at), [one.name for one in phases], kg, loads, figures, draft, afloat,
-                 floats)  # fmt: skip
+                 floats, level)  # fmt: skip
 
 
 def _own_kg(ev: Evaluated) -> float:

@@ -7,7 +7,7 @@ from neat_hull.model.how import How, HowRow
 from neat_hull.model.said import HowKind
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
-from neat_hull.subjects.day.figures import day
+from neat_hull.subjects.day.figures import cause_name, day
 from neat_hull.subjects.day.hours import JUDGED, lived, sun_known
 
 
@@ -44,20 +44,11 @@ def worst(ev: Evaluated) -> How:
             _row("fine up to", levels.fine, levels.kind),
             _row("fix from", levels.watch, levels.kind),
             _row("of the way from fine to fix", one.share, "ratio"),
-            *(
-                _row(f"{_cause(ev, cause.store, cause.thing_id)}: more by", cause.kg, "mass")
-                for cause in one.causes
-            ),
+            *(_row(f"{cause_name(ev, cause)}: more by", cause.kg, "mass") for cause in one.causes),
         ],
         sure="Rates of drinking, melting and catching are typical until weighed; each moment is "
         "solved to a hundredth of a degree. The boat is left alone at each hour.",
     )
-
-
-def _cause(ev: Evaluated, store: str | None, thing_id: int | None) -> str:
-    if store is not None:
-        return store
-    return "pull of the line" if thing_id is None else ev.setup.things[thing_id].name
 
 
 def ice(ev: Evaluated) -> How:

@@ -10,7 +10,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK
 from neat_hull.rig.rules import Found, against, amount, rule
 from neat_hull.subjects.day import typical
-from neat_hull.subjects.day.figures import clock_text, day
+from neat_hull.subjects.day.figures import cause_name, clock_text, day
 from neat_hull.subjects.day.hours import JUDGED, judged_value
 from neat_hull.subjects.day.setting import thing_of
 
@@ -58,15 +58,7 @@ def _judged(ev: Evaluated, one: WorstFigure, value: float) -> float:
 
 
 def _causes(ev: Evaluated, one: WorstFigure) -> str:
-    told = []
-    for cause in one.causes:
-        if cause.what == "pull":
-            told.append("the pull of the anchor's line")
-        elif cause.store is not None:
-            told.append(plain(cause.store))
-        elif cause.thing_id is not None:
-            told.append(ev.name(cause.thing_id))
-    return ", ".join(told)
+    return ", ".join(cause_name(ev, cause) for cause in one.causes)
 
 
 @rule("day-ice", topic="day")
