@@ -1,6 +1,6 @@
 """What runs out, held against the trip of a setup; and as a calendar file."""
 
-from datetime import UTC, date, datetime
+from datetime import UTC, datetime
 from typing import Annotated
 
 from fastapi import APIRouter, Response
@@ -9,9 +9,9 @@ from fastapi import Path as PathParam
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
 from neat_hull.editing.steps import beside_of
-from neat_hull.errors import InputError
 from neat_hull.files.calendar import write_calendar
 from neat_hull.model.dates import DatedItem, Dates
+from neat_hull.model.setup import require_day
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.dates import add_date, change_date, drop_date
 from neat_hull.store.setups import load_setup, tick
@@ -72,9 +72,4 @@ def _judged(db: Connection, setup_id: int) -> SetupState:
 
 def _require_days(item: DatedItem) -> None:
     for name in ("due", "last_done"):
-        day = getattr(item, name)
-        if day is not None:
-            try:
-                date.fromisoformat(day)
-            except ValueError as error:
-                raise InputError(name, day, f"{day} is no day of the calendar") from error
+        require_day(name, getattr(item, name))

@@ -1,6 +1,5 @@
 """Money: what was paid, what the budget buys, and the boat in each phase of its build."""
 
-from datetime import date
 from typing import Annotated
 
 from fastapi import APIRouter
@@ -9,8 +8,8 @@ from fastapi import Path as PathParam
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.steps import beside_of
-from neat_hull.errors import InputError
 from neat_hull.model.money import MoneyPage, Purchase
+from neat_hull.model.setup import require_day
 from neat_hull.store.connect import transaction
 from neat_hull.store.purchases import (
     add_purchase,
@@ -36,7 +35,7 @@ def money(setup_id: SetupId, db: Db) -> MoneyPage:
 @router.post("/purchases", status_code=201)
 def add_bought(setup_id: SetupId, body: Purchase, db: Db) -> MoneyPage:
     """Keep one more."""
-    _require_day(body)
+    require_day("on_day", body.on_day)
     with transaction(db):
         add_purchase(db, body)
     return money(setup_id, db)
@@ -45,7 +44,7 @@ def add_bought(setup_id: SetupId, body: Purchase, db: Db) -> MoneyPage:
 @router.put("/purchases/{purchase_id}")
 def change_bought(setup_id: SetupId, purchase_id: PurchaseId, body: Purchase, db: Db) -> MoneyPage:
     """As it now is."""
-    _require_day(body)
+    require_day("on_day", body.on_day)
     with transaction(db):
         change_purchase(db, purchase_id, body)
     return money(setup_id, db)
@@ -57,12 +56,3 @@ def drop_bought(setup_id: SetupId, purchase_id: PurchaseId, db: Db) -> MoneyPage
     with transaction(db):
         drop_purchase(db, purchase_id)
     return money(setup_id, db)
-
-
-def _require_day(one: Purchase) -> None:
-    if one.on_day is not None:
-        try:
-            date.fromisoformat(one.on_day)
-        except ValueError as error:
-            why = f"{one.on_day} is no day of the calendar"
-            raise InputError("on_day", one.on_day, why) from error

@@ -7,7 +7,7 @@ from unicodedata import category
 
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance
 from neat_hull.model.nesting import require_nested
-from neat_hull.model.setup import Setup
+from neat_hull.model.setup import Setup, require_day
 from neat_hull.rig.beside import Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection
@@ -31,7 +31,7 @@ def write_step(
     stored = load_setup(db, setup_id)
     require_nested(stored.setup)
     require_known_limits(stored.setup.judging)
-    require_day(stored.setup)
+    require_day("day", stored.setup.day)
     try:
         return stored, require_afloat(stored.setup, beside_of(stored))
     except (DoesNotFloat, NoBalance) as trouble:
@@ -56,16 +56,7 @@ def require_named(setup: Setup) -> None:
     require_plain_names("angler", {"name": setup.angler.name})
     for thing in setup.things.values():
         require_plain_names("thing", {"name": thing.name})
-    require_day(setup)
-
-
-def require_day(setup: Setup) -> None:
-    """Refuse a day that no calendar has. Raises InputError."""
-    if setup.day is not None:
-        try:
-            date.fromisoformat(setup.day)
-        except ValueError as error:
-            raise InputError("day", setup.day, f"{setup.day} is no day of the calendar") from error
+    require_day("day", setup.day)
 
 
 def setup_row(setup_id: int, setup: Setup) -> Change:

@@ -1,9 +1,11 @@
 """A setup: one boat, one angler, one water, and where each thing goes."""
 
+from datetime import date
 from typing import Annotated, Literal
 
 from pydantic import Field
 
+from neat_hull.errors import InputError
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat, Evidence
 from neat_hull.model.sections import Sections
@@ -60,6 +62,17 @@ class SeatPlace(Model):
 
 
 Day = Annotated[str, Field(pattern=r"^\d{4}-\d{2}-\d{2}$")]
+
+
+def require_day(field: str, day: str | None) -> None:
+    """Refuse a day that no calendar has. Raises InputError naming the field."""
+    if day is not None:
+        try:
+            date.fromisoformat(day)
+        except ValueError as error:
+            raise InputError(field, day, f"{day} is no day of the calendar") from error
+
+
 Posture = Literal["sits", "stands"]
 Where = Literal["on", "in", "under", "behind"]
 

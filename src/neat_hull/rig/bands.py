@@ -255,6 +255,11 @@ def _draft_m(settled: hydrostatics.Settled) -> float:
     return hydrostatics.drafts_m(settled.floating.hull, settled.rest)[1]
 
 
+def off_kg(evidence: Evidence, mass_kg: float) -> float:
+    """How far a weight may be off, by where it comes from."""
+    return max(OFF_SHARE[evidence] * mass_kg, LEAST_OFF_KG)
+
+
 def _off_kg(rigged: Rigged) -> Array:
     """(n,) kg: how far each load may be off; lost volumes are no weights."""
     setup, boat = rigged.setup, as_tested(rigged.setup.boat)
@@ -264,7 +269,7 @@ def _off_kg(rigged: Rigged) -> Array:
     ]
     things = [setup.things[s.thing_id] for s in rigged.stowed]
     known += [(thing.mass_now_kg, thing.evidence) for thing in things]
-    off = [max(OFF_SHARE[evidence] * mass, LEAST_OFF_KG) for mass, evidence in known]
+    off = [off_kg(evidence, mass) for mass, evidence in known]
     return np.pad(np.array(off), (0, len(rigged.loads.mass_kg) - len(off)))
 
 

@@ -4,9 +4,10 @@ from pathlib import Path
 from sqlite3 import Connection
 from uuid import uuid4
 
-from neat_hull.errors import InputError, NotFoundError
+from neat_hull.errors import NotFoundError
 from neat_hull.model.dates import Dated, DatedItem
 from neat_hull.store.queries import read_queries
+from neat_hull.store.rows import require_thing
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
 
@@ -18,7 +19,7 @@ def list_dates(db: Connection) -> list[Dated]:
 
 def add_date(db: Connection, item: DatedItem) -> int:
     """Keep one more, and return its id. Raises InputError for a thing that is not there."""
-    _require_thing(db, item)
+    require_thing(db, item.thing_id)
     row = item.model_dump() | {"uid": f"{uuid4()}@neat-hull"}
     dated_id = db.execute(SQL["add"], row).lastrowid
     assert dated_id is not None, "sqlite gives a row id to every insert"
@@ -27,7 +28,7 @@ def add_date(db: Connection, item: DatedItem) -> int:
 
 def change_date(db: Connection, dated_id: int, item: DatedItem) -> None:
     """Its new state, which a calendar takes by the sequence. Raises NotFoundError."""
-    _require_thing(db, item)
+    require_thing(db, item.thing_id)
     if not db.execute(SQL["change"], item.model_dump() | {"id": dated_id}).rowcount:
         raise NotFoundError(f"there is no date {dated_id}")
 
@@ -36,9 +37,3 @@ def drop_date(db: Connection, dated_id: int) -> None:
     """Gone for good. Raises NotFoundError."""
     if not db.execute(SQL["drop"], {"id": dated_id}).rowcount:
         raise NotFoundError(f"there is no date {dated_id}")
-
-
-def _require_thing(db: Connection, item: DatedItem) -> None:
-    thing_id = item.thing_id
-    if thing_id is not None and not db.execute(SQL["thing"], {"id": thing_id}).fetchone():
-        raise InputError("thing_id", thing_id, f"there is no item {thing_id}")

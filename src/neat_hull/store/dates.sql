@@ -15,6 +15,3 @@ UPDATE dated
 
 -- name: drop
 DELETE FROM dated WHERE id = :id;
-
--- name: thing
-SELECT name FROM thing WHERE id = :id;

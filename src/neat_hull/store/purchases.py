@@ -3,9 +3,10 @@
 from pathlib import Path
 from sqlite3 import Connection
 
-from neat_hull.errors import InputError, NotFoundError
+from neat_hull.errors import NotFoundError
 from neat_hull.model.money import KeptPurchase, Purchase
 from neat_hull.store.queries import read_queries
+from neat_hull.store.rows import require_thing
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
 
@@ -17,7 +18,7 @@ def list_purchases(db: Connection) -> list[KeptPurchase]:
 
 def add_purchase(db: Connection, one: Purchase) -> int:
     """Keep one more, and return its id. Raises InputError for a thing that is not there."""
-    _require_thing(db, one)
+    require_thing(db, one.thing_id)
     purchase_id = db.execute(SQL["add"], one.model_dump()).lastrowid
     assert purchase_id is not None, "sqlite gives a row id to every insert"
     return purchase_id
@@ -25,7 +26,7 @@ def add_purchase(db: Connection, one: Purchase) -> int:
 
 def change_purchase(db: Connection, purchase_id: int, one: Purchase) -> None:
     """As it now is. Raises NotFoundError."""
-    _require_thing(db, one)
+    require_thing(db, one.thing_id)
     if not db.execute(SQL["change"], one.model_dump() | {"id": purchase_id}).rowcount:
         raise NotFoundError(f"there is no purchase {purchase_id}")
 
@@ -34,9 +35,3 @@ def drop_purchase(db: Connection, purchase_id: int) -> None:
     """Gone for good. Raises NotFoundError."""
     if not db.execute(SQL["drop"], {"id": purchase_id}).rowcount:
         raise NotFoundError(f"there is no purchase {purchase_id}")
-
-
-def _require_thing(db: Connection, one: Purchase) -> None:
-    i = one.thing_id
-    if i is not None and not db.execute(SQL["thing"], {"id": i}).fetchone():
-        raise InputError("thing_id", i, f"there is no item {i}")

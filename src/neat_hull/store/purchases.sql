@@ -15,6 +15,3 @@ UPDATE purchase
 
 -- name: drop
 DELETE FROM purchase WHERE id = :id;
-
--- name: thing
-SELECT name FROM thing WHERE id = :id;

@@ -121,3 +121,9 @@ def drop_row(db: Connection, setup_id: int, kind: Kind, key: int) -> None:
 def setup_more(setup: Setup) -> str:
     """What a setup's row keeps as one document, the sections of subjects among it."""
     return setup.model_dump_json(include=set(_USUAL["setup"]))
+
+
+def require_thing(db: Connection, thing_id: int | None) -> None:
+    """Refuse a thing that is not there. Raises InputError."""
+    if thing_id is not None and not db.execute(SQL["get_thing"], {"key": thing_id}).fetchone():
+        raise InputError("thing_id", thing_id, f"there is no item {thing_id}")

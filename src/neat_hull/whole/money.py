@@ -22,6 +22,7 @@ from neat_hull.subjects.money.ledger import by_place, ledger
 from neat_hull.subjects.money.phases import in_phase, phase_of, used_phases
 from neat_hull.whole.advice.best import changed
 from neat_hull.whole.evaluate import evaluated, live
+from neat_hull.whole.judge import judge
 from neat_hull.whole.musts import musts
 
 # What a use is worth, and what a finding that goes adds to it: ours. Never for an emergency: what
@@ -111,12 +112,12 @@ def _clears(ev: Evaluated, thing_id: int) -> list[Finding]:
     setup, thing = ev.setup, ev.thing(thing_id)
     if thing_id in setup.places:
         without = {i: one for i, one in setup.places.items() if i != thing_id}
-        return _gone(_judged(ev, setup.model_copy(update={"places": without})), _now(ev))
+        return _gone(_judged(ev, setup.model_copy(update={"places": without})), ev.once(judge))
     if not thing.serves:
         return []
     worn = Place(x_m=0.0, y_m=0.0, z_m=None, turn_deg=0.0, tilt_deg=0.0, on=OnBody())
     aboard = setup.model_copy(update={"places": {**setup.places, thing_id: worn}})
-    return _gone(_now(ev), _judged(ev, aboard))
+    return _gone(ev.once(judge), _judged(ev, aboard))
 
 
 def _gone(before: list[Finding], after: list[Finding]) -> list[Finding]:
@@ -124,16 +125,8 @@ def _gone(before: list[Finding], after: list[Finding]) -> list[Finding]:
     return [one for one in gone if one.accepted is None]
 
 
-def _now(ev: Evaluated) -> list[Finding]:
-    return ev.once(_findings)
-
-
-def _findings(ev: Evaluated) -> list[Finding]:
-    return _judged(ev, ev.setup)
-
-
 def _judged(ev: Evaluated, setup: Setup) -> list[Finding]:
-    return live(evaluated(setup, ev.beside)).findings
+    return evaluated(setup, ev.beside).once(judge)
 
 
 @dataclass(frozen=True)

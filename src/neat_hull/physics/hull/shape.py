@@ -111,6 +111,10 @@ class Hull:
         half, height = (float(np.interp(x_m, self.x_m, column)) for column in self.sheer_m.T)
         return half, height
 
+    def keel_at_m(self, x_m: float) -> float:
+        """Height of the lowest point of the hull at x, in m."""
+        return float(np.interp(x_m, self.x_m, self.keel_z_m))
+
     def wells_at(self, x_m: float, y_m: float) -> list[Well]:
         """Return the wells whose box covers the place (x, y), in m."""
         return [

@@ -225,7 +225,7 @@ def _drain(ev: Evaluated) -> Drain | None:
     if plug is None or rest is None:
         return None
     x = hull.x_aft_m if plug.x_m is None else plug.x_m
-    low = float(np.interp(x, hull.x_m, hull.keel_z_m))
+    low = hull.keel_at_m(x)
     z = low + typical.DRAIN_OVER_KEEL_M if plug.z_m is None else plug.z_m
     depth = -float(rest.settled.rest.height_over_water_m(np.array([(x, 0.0, z)]))[0, 0])
     return Drain(

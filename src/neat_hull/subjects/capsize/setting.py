@@ -202,7 +202,7 @@ def _turning(ev: Evaluated) -> list[Zone]:
             continue
         along, across, under = _PROPELLER_M if thing.motor is not None else _FINS_M
         x, y = one.stand.x_m, one.stand.y_m
-        keel = float(np.interp(x, hull.x_m, hull.keel_z_m))
+        keel = hull.keel_at_m(x)
         found.append(
             Zone.model_construct(
                 name=str(one.thing_id),

@@ -3,8 +3,6 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-import numpy as np
-
 from neat_hull.model.boat import Handle, Hatch
 from neat_hull.model.haul import Leaves
 from neat_hull.model.thing import Thing
@@ -101,13 +99,7 @@ def _inside(ev: Evaluated, x: float, z: float) -> Place:
     if not hatches:
         return x, z
     at = min(hatches, key=lambda one: abs(one.x_m - x)).x_m
-    return at, keel_z_m(ev, at) + 0.1
-
-
-def keel_z_m(ev: Evaluated, x_m: float) -> float:
-    """Height of the keel there."""
-    hull = ev.rigged.floating.hull
-    return float(np.interp(x_m, hull.x_m, hull.keel_z_m))
+    return at, ev.rigged.floating.hull.keel_at_m(at) + 0.1
 
 
 def hold_list(ev: Evaluated) -> list[Hold]:
@@ -163,7 +155,7 @@ def fins(ev: Evaluated) -> list[Under]:
         if ev.thing(one.thing_id).part == "drive" and not lifted.get(one.thing_id, False):
             x = one.centre_m[0]
             half = typical.FINS_LONG_M / 2
-            low = keel_z_m(ev, x) - typical.FINS_M
+            low = ev.rigged.floating.hull.keel_at_m(x) - typical.FINS_M
             told.append(Under(one.thing_id, (x - half, x + half), low, True))
     return told
 
@@ -174,13 +166,21 @@ def under(ev: Evaluated) -> list[Under]:
 
 
 def _under(ev: Evaluated) -> Iterator[Under]:
-    floor = float(ev.rigged.floating.hull.keel_z_m.max())
+    hull = ev.rigged.floating.hull
+    floor = float(hull.keel_z_m.max())
     for one in ev.rigged.stowed:
         low = one.stand.base_z_m
         if low > floor:
             continue
         if one.stand.on_body or ev.thing(one.thing_id).long:
             continue
-        if low < min(keel_z_m(ev, one.aft_m), keel_z_m(ev, one.fwd_m)) - _UNDER_M:
+        if (
+            low
+            < min(
+                hull.keel_at_m(one.aft_m),
+                hull.keel_at_m(one.fwd_m),
+            )
+            - _UNDER_M
+        ):
             off = leaves_of(ev, one.thing_id) != "stays"
             yield Under(one.thing_id, (one.aft_m, one.fwd_m), low, off)

@@ -23,7 +23,7 @@ from neat_hull.model.haul_figures import (
     WeightFigure,
 )
 from neat_hull.physics.water import hydrostatics
-from neat_hull.rig.bands import LEAST_OFF_KG, OFF_SHARE
+from neat_hull.rig.bands import off_kg
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.hulls import as_tested
 from neat_hull.rig.settling import at_rest
@@ -87,8 +87,8 @@ def _aim_kg(ev: Evaluated, lifts: list[LiftFigure]) -> float:
 
 def _weight(ev: Evaluated, state: State) -> WeightFigure:
     found, boat = ev.once(weights_of)[state], as_tested(ev.setup.boat)
-    off = [OFF_SHARE[boat.hull_evidence] * boat.hull_mass_kg] + [
-        max(OFF_SHARE[ev.thing(one.thing_id).evidence] * one.kg, LEAST_OFF_KG)
+    off = [off_kg(boat.hull_evidence, boat.hull_mass_kg)] + [
+        off_kg(ev.thing(one.thing_id).evidence, one.kg)
         for one in ev.once(rides)
         if state == "loaded" or one.leaves != "off"
     ]

@@ -33,7 +33,7 @@ from neat_hull.model.haul_case import (
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.haul import typical
-from neat_hull.subjects.haul.aboard import Hold, RoadThing, Under, ends, keel_z_m, rides, under
+from neat_hull.subjects.haul.aboard import Hold, RoadThing, Under, ends, rides, under
 from neat_hull.subjects.haul.cart import axle_for_target, with_axle
 from neat_hull.subjects.haul.weights import Weight, weight
 
@@ -166,7 +166,8 @@ def rear_x_m(one: RoofPlan | TrailerPlan, bare: Weight, x_0: float) -> float:
 
 def _roof(ev: Evaluated, one: RoofPlan | TrailerPlan, bare: Weight) -> CaseRoof:
     """Bars, or the bunks of a trailer: no roof is under those, and ahead of them is the car."""
-    x_0 = ev.rigged.floating.hull.x_aft_m
+    hull = ev.rigged.floating.hull
+    x_0 = hull.x_aft_m
     x = rear_x_m(one, bare, x_0)
     car = one if isinstance(one, RoofPlan) else None
     return CaseRoof.model_construct(
@@ -178,7 +179,10 @@ def _roof(ev: Evaluated, one: RoofPlan | TrailerPlan, bare: Weight) -> CaseRoof:
         extras_kg=0.0 if car is None else car.extras_kg,
         bar_width_m=_BUNK_M if car is None else car.bar_width_m,
         bar_over_roof_m=_FAR_M if car is None else car.over_roof_m,
-        keel_z_m=(keel_z_m(ev, x_0 + x), keel_z_m(ev, x_0 + x + one.spacing_m)),
+        keel_z_m=(
+            hull.keel_at_m(x_0 + x),
+            hull.keel_at_m(x_0 + x + one.spacing_m),
+        ),
     )
 
 
@@ -215,7 +219,7 @@ def as_cart(ev: Evaluated, one: CartPlan, of: HaulCase) -> CaseCart:
     x = at.x_m if one.axle_x_m is None else one.axle_x_m - x_0
     cart = CaseCart.model_construct(
         state=state,
-        axle_m=(x, keel_z_m(ev, x_0 + x) - one.under_m),
+        axle_m=(x, ev.rigged.floating.hull.keel_at_m(x_0 + x) - one.under_m),
         wheel_radius_m=one.radius_m or wheel.radius_m,
         wheel_width_m=one.width_m or wheel.width_m,
         track_m=one.track_m,

@@ -88,7 +88,7 @@ def _figure(ev: Evaluated, thing_id: int, one: Transducer) -> SonarFigure | None
         least_heel_deg=under.heel_deg,
         least_trim_deg=under.trim_deg,
         below_hull_m=float(hull.keel_z_m.min()) - face[2],
-        below_here_m=keel_here_m(hull, face[0]) - face[2],
+        below_here_m=hull.keel_at_m(face[0]) - face[2],
         behind_drive_m=behind_drive_m(ev, face),
         from_bow_share=(hull.x_fwd_m - face[0]) / hull.length_m,
         cut_off_deg=cut_off_deg(hull, face) if one.side_beams else 0.0,
@@ -124,11 +124,6 @@ def _ball(ev: Evaluated) -> Point | None:
             half, height = ev.rigged.floating.hull.gunwale_m(stand.x_m)
             return stand.x_m, side * (half + ev.setup.demands.boom_out_m), height
     return None
-
-
-def keel_here_m(hull: Hull, x_m: float) -> float:
-    """The hull's lowest point there."""
-    return float(np.interp(x_m, hull.x_m, hull.keel_z_m))
 
 
 def behind_drive_m(ev: Evaluated, face: Point) -> float | None:

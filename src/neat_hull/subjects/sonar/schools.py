@@ -9,7 +9,6 @@ from neat_hull.subjects.sonar.figures import (
     cut_off_deg,
     depths,
     drag_n,
-    keel_here_m,
 )
 
 _ARM_UNDER_M, _POLE_UNDER_M = 0.15, 0.35  # of the face, as they are usually hung
@@ -29,16 +28,16 @@ def schools(ev: Evaluated) -> list[SchoolFigure]:
     motor = ev.setup.boat.propulsion.startswith("motor")
     rows: list[tuple[Mount, str, Point, str, list[str]]] = [
         ("inside", "Bedded on the bottom inside, ahead of the tank well",
-         (middle_x, 0.0, keel_here_m(hull, middle_x)), "",
+         (middle_x, 0.0, hull.keel_at_m(middle_x)), "",
          ["Not through foam core or an air gap; it shows the hull's temperature.",
           "Side beams lose most of their strength through the wall."]),
         ("recess", "In a recess or scupper under the hull",
-         (middle_x, 0.0, keel_here_m(hull, middle_x) - _PUCK_M / 2), "",
+         (middle_x, 0.0, hull.keel_at_m(middle_x) - _PUCK_M / 2), "",
          ["A stump, the ramp, roof bars and trolley meet it; sand packs the recess."]),
         ("arm", "On an arm over the side, at the feet",
          (arm_x, side * (half + _BESIDE_M), _water_z(ev, arm_x) - _ARM_UNDER_M), "",
          [_BARE_SPEED, "In the way of the stroke on that side, and it drags."]),
-        ("motor", "On the motor", (hull.x_aft_m - 0.15, 0.0, keel_here_m(hull, hull.x_aft_m) - 0.1),
+        ("motor", "On the motor", (hull.x_aft_m - 0.15, 0.0, hull.keel_at_m(hull.x_aft_m) - 0.1),
          "" if motor else "this boat has no motor",
          ["Its cable runs beside the motor's: noise.", "It turns with the motor."]),
         ("pole", "A live sonar on a pole at the bow, turned by hand",
@@ -64,7 +63,7 @@ def schools(ev: Evaluated) -> list[SchoolFigure]:
                 face_at=face if possible else None,
                 depth_m=under.rest_m if possible else None,
                 least_m=under.least_m if possible else None,
-                below_hull_m=max(0.0, keel_here_m(hull, face[0]) - face[2]) if possible else None,
+                below_hull_m=max(0.0, hull.keel_at_m(face[0]) - face[2]) if possible else None,
                 cut_off_deg=cut_off_deg(hull, face) if possible else None,
                 drag_n=drag if possible else None,
                 cautions=cautions,
