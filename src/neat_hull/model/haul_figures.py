@@ -150,7 +150,6 @@ class CartFigure(Answer):
     handle: Place
     radius_m: float
     width_m: float
-    hand_m: float
     level_hand_n: float
     pitch_deg: float
     side_tip_deg: float
@@ -168,13 +167,15 @@ class LaunchFigure(Answer):
 
 
 class HaulFigures(Answer):
-    """All that is live about it; trouble says why there is no slide or cart."""
+    """All that is live about it; hand_m is how high a hand hangs. trouble says why there is no
+    slide or cart."""
 
     off: list[OffRow]
     bare: WeightFigure
     loaded: WeightFigure
     aim_kg: float
     comfort_kg: float
+    hand_m: float
     minutes_off: float
     fewest_off: list[int] | None
     lifts: list[LiftFigure]

@@ -2870,8 +2870,6 @@ export interface components {
             clearances: components["schemas"]["ClearFigure"][];
             /** Grounds */
             grounds: components["schemas"]["GroundFigure"][];
-            /** Hand M */
-            hand_m: number;
             /** Handle */
             handle: [
                 number,
@@ -5488,7 +5486,8 @@ export interface components {
         };
         /**
          * HaulFigures
-         * @description All that is live about it; trouble says why there is no slide or cart.
+         * @description All that is live about it; hand_m is how high a hand hangs. trouble says why there is no
+         *     slide or cart.
          */
         HaulFigures: {
             /** Aim Kg */
@@ -5501,6 +5500,8 @@ export interface components {
             comfort_kg: number;
             /** Fewest Off */
             fewest_off: number[] | null;
+            /** Hand M */
+            hand_m: number;
             launch: components["schemas"]["LaunchFigure"] | null;
             /** Lifts */
             lifts: components["schemas"]["LiftFigure"][];

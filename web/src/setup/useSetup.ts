@@ -273,7 +273,13 @@ export const useSetup = defineStore('setup', () => {
     else throw error
   }
 
-  const nameOf = (id: number) => things.value[String(id)]?.name ?? ''
+  const nameOf = (id: number | null | undefined): string =>
+    id == null ? '' : (things.value[String(id)]?.name ?? '')
+  const aboardByName = computed(() =>
+    Object.keys(kept.value?.setup.places ?? {})
+      .map(Number)
+      .sort((a, b) => nameOf(a).localeCompare(nameOf(b))),
+  )
 
   /** Show a setup that was just made: copied, moved or taken in. */
   async function show(state: SetupState): Promise<void> {
@@ -304,6 +310,8 @@ export const useSetup = defineStore('setup', () => {
     things,
     places,
     ashore,
+    aboardByName,
+    nameOf,
     keptPlace,
     open,
     start,

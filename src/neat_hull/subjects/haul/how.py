@@ -98,7 +98,7 @@ def cart(ev: Evaluated) -> How:
             _row("the boat so", at.kg, "mass"),
             _row("its weight, from the stern", at.x_m, "length"),
             _row("axle, from the stern", one.axle[0], "length"),
-            _row("handle held at", one.hand_m, "length"),
+            _row("handle held at", found.hand_m, "length"),
             _row("turned by", one.pitch_deg, "angle"),
             _row("slope", worst.slope_deg, "angle"),
             _row("rolling over load", rolling, "ratio"),

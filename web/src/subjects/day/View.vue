@@ -58,12 +58,7 @@ const hour = computed(() => {
   return Math.min(of.end_h, Math.max(of.start_h, wanted))
 })
 const worst = computed(() => figures.value?.worst ?? null)
-const aboard = computed(() =>
-  Object.keys(store.kept?.setup.places ?? {})
-    .map(Number)
-    .sort((a, b) => nameOf(a).localeCompare(nameOf(b))),
-)
-const nameOf = (id: number) => store.things[String(id)]?.name ?? ''
+const { nameOf } = store
 /** Where a thing is at the hour: where it is aboard, or where it was moved to by then. */
 function spot(id: number): [number, number, number] | null {
   const row = store.figures?.aboard.find((one) => one.thing_id === id)
@@ -85,7 +80,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
 <template>
   <div
     v-if="store.kept && store.drawing && store.figures && plan"
-    class="day"
+    class="page day"
     :aria-busy="full.busy.value"
   >
     <section ref="left" class="left" aria-label="The day by its hours">
@@ -216,7 +211,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
         :plan="plan"
         :gone="figures?.gone ?? []"
         :things="store.things"
-        :aboard="aboard"
+        :aboard="store.aboardByName"
         :units="look.units"
         class="gap"
         @take="take"
@@ -237,41 +232,9 @@ const wide = computed(() => Math.max(300, width.value - 26))
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped src="@/kit/cards.css"></style>
 <style scoped>
-.day {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 14px;
-  padding: 12px 18px;
-}
-.left,
-.side {
-  min-width: 0;
-}
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: baseline;
-  margin-bottom: 8px;
-}
-.top h1,
-.top p {
-  margin: 0;
-}
-.answer b {
-  font-size: 17px;
-}
-.how {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: help;
-}
 .empty p {
   max-width: 60ch;
 }
@@ -291,15 +254,5 @@ td {
   padding: 1px 12px 1px 0;
   text-align: left;
   font-weight: 400;
-}
-.gap {
-  margin-top: 12px;
-}
-@media (max-width: 1000px) {
-  .day {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
-  }
 }
 </style>

@@ -88,7 +88,7 @@ const { width } = useElementSize(left)
 <template>
   <div
     v-if="store.kept && store.drawing && store.figures && plan"
-    class="glide"
+    class="page glide"
     :aria-busy="full.busy.value"
   >
     <section ref="left" class="left" aria-label="What holds the boat back">
@@ -253,17 +253,8 @@ const { width } = useElementSize(left)
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped>
-.glide {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 14px;
-  padding: 12px 18px;
-}
-.left,
-.side {
-  min-width: 0;
-}
 .top,
 .head,
 .under {
@@ -290,15 +281,6 @@ const { width } = useElementSize(left)
 .answer b {
   font-size: 19px;
 }
-.how {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: help;
-}
 .card {
   border: 1px solid var(--line);
   border-radius: 8px;
@@ -309,9 +291,6 @@ const { width } = useElementSize(left)
 }
 .pad h2 {
   margin: 0;
-}
-.gap {
-  margin-top: 12px;
 }
 .want {
   display: flex;
@@ -343,11 +322,6 @@ select {
   font: inherit;
 }
 @media (max-width: 1000px) {
-  .glide {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
-  }
   .wide {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import type { FullHaul, HaulPlan, Schemas } from '@/api/client'
 import { show, type Units } from '@/kit/units'
+import { useAlong } from '@/kit/useAlong'
 import BoatScene from './BoatScene.vue'
 import { keelAt, posed, type Force, type Pose } from './scene'
 
@@ -84,31 +85,13 @@ const wheels = computed(() =>
 
 // Dragged along the bars: the place of the rear bar on the boat goes the other way.
 const scene = ref<InstanceType<typeof BoatScene> | null>(null)
-const from = ref<{ x: number; rear_x_m: number } | null>(null)
-const now = ref(0)
-function grab(event: PointerEvent): void {
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  from.value = { x: event.clientX, rear_x_m: bars.value.rear_x_m }
-  now.value = bars.value.rear_x_m
-}
-function drag(event: PointerEvent): void {
-  if (!from.value || !scene.value) return
-  now.value = from.value.rear_x_m + (event.clientX - from.value.x) / scene.value.scale
-  emit('try', now.value)
-}
-function drop(): void {
-  if (!from.value) return
-  const start = from.value.rear_x_m
-  from.value = null
-  if (Math.abs(now.value - start) > 1e-4) emit('take', Math.round(now.value * 1000) / 1000)
-}
-const KEYS: Record<string, number> = { ArrowLeft: -0.05, ArrowRight: 0.05 }
-function press(event: KeyboardEvent): void {
-  const step = KEYS[event.key]
-  if (step === undefined) return
-  event.preventDefault()
-  emit('take', Math.round((bars.value.rear_x_m + step) * 1000) / 1000)
-}
+const { grab, drag, drop, press } = useAlong({
+  at: () => bars.value.rear_x_m,
+  grip: () => (across) => across / (scene.value?.scale ?? 1),
+  keys: () => ({ ArrowLeft: -0.05, ArrowRight: 0.05 }),
+  tryOut: (rear_x_m) => emit('try', rear_x_m),
+  take: (rear_x_m) => emit('take', rear_x_m),
+})
 </script>
 
 <template>

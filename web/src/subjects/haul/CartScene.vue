@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import type { FullHaul, Schemas } from '@/api/client'
 import { show, type Units } from '@/kit/units'
+import { useAlong } from '@/kit/useAlong'
 import BoatScene from './BoatScene.vue'
 import PersonMark from './PersonMark.vue'
 import { posed, type Force, type Place, type Pose } from './scene'
@@ -61,33 +62,14 @@ const along = computed<[number, number]>(() => {
 })
 
 const scene = ref<InstanceType<typeof BoatScene> | null>(null)
-const from = ref<{ x: number; axle_x_m: number } | null>(null)
-const now = ref(0)
 const way = computed(() => (flip.value ? 1 : -1))
-function grab(event: PointerEvent): void {
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  from.value = { x: event.clientX, axle_x_m: cart.value.axle[0] }
-  now.value = cart.value.axle[0]
-}
-function drag(event: PointerEvent): void {
-  if (!from.value || !scene.value) return
-  now.value = from.value.axle_x_m + (way.value * (event.clientX - from.value.x)) / scene.value.scale
-  emit('try', now.value)
-}
-function drop(): void {
-  if (!from.value) return
-  const start = from.value.axle_x_m
-  from.value = null
-  if (Math.abs(now.value - start) > 1e-4) emit('take', Math.round(now.value * 1000) / 1000)
-}
-const KEYS: Record<string, number> = { ArrowLeft: 0.05, ArrowRight: -0.05 }
-function press(event: KeyboardEvent): void {
-  const step = KEYS[event.key]
-  if (step === undefined) return
-  event.preventDefault()
-  const x = cart.value.axle[0] - way.value * step
-  emit('take', Math.round(x * 1000) / 1000)
-}
+const { grab, drag, drop, press } = useAlong({
+  at: () => cart.value.axle[0],
+  grip: () => (across) => (way.value * across) / (scene.value?.scale ?? 1),
+  keys: () => ({ ArrowLeft: -0.05 * way.value, ArrowRight: 0.05 * way.value }),
+  tryOut: (axle_x_m) => emit('try', axle_x_m),
+  take: (axle_x_m) => emit('take', axle_x_m),
+})
 const bow_x_m = computed(() => props.full.outline.at(-1)![0])
 </script>
 

@@ -51,11 +51,10 @@ const lift = computed(() =>
     ? bare.value.reduce((worst, one) => (one.share > worst.share ? one : worst))
     : null,
 )
-const nameOf = (id: number | null) => (id === null ? '' : (store.things[String(id)]?.name ?? ''))
+const { nameOf } = store
 const names = (ids: number[]) => ids.map(nameOf).join(', ')
 const stature_m = computed(() => setup.value?.angler.stature_m ?? 1.75)
 const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
-const hand_m = computed(() => haul.value?.cart?.hand_m ?? 0.43 * stature_m.value)
 
 function tryRear(rear_x_m: number): void {
   const rides = plan.value?.rides
@@ -80,7 +79,7 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
 <template>
   <div
     v-if="store.kept && store.drawing && store.figures && plan"
-    class="haul"
+    class="page haul"
     :aria-busy="full.busy.value"
   >
     <section ref="left" class="left" aria-label="The boat on land">
@@ -114,7 +113,7 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
             :full="full.answer.value"
             :lift="lift"
             :people="plan.people"
-            :hand_m="hand_m"
+            :hand_m="haul.hand_m"
             :stature_m="stature_m"
             :units="look.units"
             :width="wide"
@@ -324,32 +323,9 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped src="@/kit/cards.css"></style>
 <style scoped>
-.haul {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 14px;
-  padding: 12px 18px;
-}
-.left,
-.side {
-  min-width: 0;
-}
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: baseline;
-  margin-bottom: 8px;
-}
-.top h1,
-.top p {
-  margin: 0;
-}
-.answer b {
-  font-size: 17px;
-}
 .scenes {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
@@ -360,13 +336,7 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
   font-size: 12.5px;
 }
 .how {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
   color: inherit;
-  font: inherit;
-  cursor: help;
 }
 h2 button:disabled {
   border: 0;
@@ -382,16 +352,6 @@ td {
   padding: 1px 12px 1px 0;
   text-align: left;
   font-weight: 400;
-}
-.gap {
-  margin-top: 12px;
-}
-@media (max-width: 1000px) {
-  .haul {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
-  }
 }
 @media (max-width: 700px) {
   .scenes {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The boat held, from above, north up: how it lies, where the line leads, the circle it swings in.
  * The ring that the line runs through is dragged along the boat. */
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
 import { path, type Point } from '@/drawing/sheet'
 import { show, type Units } from '@/kit/units'
+import { useAlong } from '@/kit/useAlong'
 import { bearing, toward } from '@/kit/compass'
 
 interface Swing {
@@ -71,45 +72,17 @@ const inset = computed(() => {
 })
 
 // Dragged along the boat as it lay when it was taken: the boat turns under the hand.
-const from = ref<{ x: number; y: number; heading: number; at_m: number } | null>(null)
-const moved = ref(0)
-function grab(event: PointerEvent): void {
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  from.value = {
-    x: event.clientX,
-    y: event.clientY,
-    heading: props.heading_deg,
-    at_m: props.at_m,
-  }
-  moved.value = props.at_m
-}
-const held = (x_m: number) => Math.min(ends.value[1], Math.max(ends.value[0], x_m))
-function drag(event: PointerEvent): void {
-  const start = from.value
-  if (!start) return
-  const [ux, uy] = toward(start.heading, 1)
-  const along = (event.clientX - start.x) * ux + (event.clientY - start.y) * uy
-  moved.value = held(start.at_m + along / scale.value)
-  emit('try', moved.value)
-}
-function drop(): void {
-  if (!from.value) return
-  const { at_m } = from.value
-  from.value = null
-  if (Math.abs(moved.value - at_m) > 1e-4) emit('take', moved.value)
-}
-const KEYS: Record<string, number> = {
-  ArrowUp: 0.05,
-  ArrowRight: 0.05,
-  ArrowDown: -0.05,
-  ArrowLeft: -0.05,
-}
-function press(event: KeyboardEvent): void {
-  const step = KEYS[event.key]
-  if (step === undefined) return
-  event.preventDefault()
-  emit('take', held(Math.round((props.at_m + step) * 1000) / 1000))
-}
+const { grab, drag, drop, press } = useAlong({
+  at: () => props.at_m,
+  grip: () => {
+    const [ux, uy] = toward(props.heading_deg, 1)
+    return (across, down) => (across * ux + down * uy) / scale.value
+  },
+  keys: () => ({ ArrowUp: 0.05, ArrowRight: 0.05, ArrowDown: -0.05, ArrowLeft: -0.05 }),
+  held: (x_m) => Math.min(ends.value[1], Math.max(ends.value[0], x_m)),
+  tryOut: (x_m) => emit('try', x_m),
+  take: (x_m) => emit('take', x_m),
+})
 const told = computed(() => show(ends.value[1] - props.at_m, 'length', props.units, 0))
 </script>
 

@@ -66,8 +66,7 @@ const swing = computed(() => {
 })
 const anchor = computed(() => figures.value?.anchor ?? null)
 const bow_x_m = computed(() => store.drawing?.x_m.at(-1) ?? 0)
-const nameOf = (id: number | undefined) =>
-  id === undefined ? '' : (store.things[String(id)]?.name ?? '')
+const { nameOf } = store
 const amount = (value: number | null | undefined, kind: Kind, digits?: number) =>
   value == null ? '—' : show(value, kind, look.units, digits)
 const leaning = (one: Schemas['Leaning'] | undefined) =>
@@ -83,7 +82,7 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
 <template>
   <div
     v-if="store.kept && store.drawing && store.figures && plan && demands"
-    class="hold"
+    class="page hold"
     :aria-busy="full.busy.value"
   >
     <section ref="left" class="left" aria-label="The boat held">
@@ -262,47 +261,14 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped src="@/kit/cards.css"></style>
 <style scoped>
-.hold {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 14px;
-  padding: 12px 18px;
-}
-.left,
-.side,
 .beside {
   min-width: 0;
 }
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: baseline;
-  margin-bottom: 8px;
-}
-.top h1,
-.top p {
-  margin: 0;
-}
-.answer b {
-  font-size: 17px;
-}
-.how {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: help;
-}
 .keys {
   margin: 0 0 4px;
-}
-.gap {
-  margin-top: 12px;
 }
 .views {
   display: flex;
@@ -337,13 +303,6 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
 @media (max-width: 700px) {
   .views {
     flex-direction: column;
-  }
-}
-@media (max-width: 1000px) {
-  .hold {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
   }
 }
 </style>

@@ -21,21 +21,13 @@ const MINOR = 100
 const store = useSetup()
 const look = useLook()
 const shown = ref<'items' | 'places' | 'phases'>('items')
-const changes = ref(0)
-const trouble = ref('')
-const page = usePage<Schemas['MoneyPage']>(
-  (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/money', { params: { path: { setup_id } } })),
-  () => changes.value,
+const page = usePage<Schemas['MoneyPage']>((setup_id) =>
+  ask(api.GET('/api/v1/setups/{setup_id}/money', { params: { path: { setup_id } } })),
 )
 const plan = computed(() => store.kept?.setup.money ?? null)
 const take = (fields: MoneyChange) => void store.putMoney(fields)
 const amount = (minor: number | null) => showMoney(minor, plan.value?.currency)
-const aboard = computed(() =>
-  Object.keys(store.kept?.setup.places ?? {})
-    .map(Number)
-    .sort((a, b) => nameOf(a).localeCompare(nameOf(b))),
-)
-const nameOf = (id: number) => store.things[String(id)]?.name ?? ''
+const { nameOf } = store
 
 /** What the catalogue has for a must that nobody owns: it is put on the list, still to be bought. */
 const catalog = ref<Thing[]>([])
@@ -56,27 +48,17 @@ function edit(id: number, fields: { price?: number | null; bought?: boolean }): 
   const before = store.things[String(id)]!
   void store.editThings([[id, before, { ...before, ...fields }]])
 }
-/** What was paid lives beside the setup; what was typed stays until it is kept. */
-async function kept(change: () => Promise<unknown>): Promise<void> {
-  try {
-    await change()
-    trouble.value = ''
-    changes.value += 1
-  } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
-    trouble.value = error.message
-  }
-}
+/** What was paid lives beside the setup; each answer to a change of it is the page anew. */
 const path = () => ({ setup_id: store.kept!.setup_id })
 const add = (body: Purchase) =>
-  kept(() =>
+  page.put(() =>
     ask(api.POST('/api/v1/setups/{setup_id}/money/purchases', { params: { path: path() }, body })),
   )
 const one = (row: Kept) => ({ path: { ...path(), purchase_id: row.purchase_id } })
 const change = (row: Kept, fields: Partial<Purchase>) => {
   const { thing_id, what, on_day, minor, resale_minor, ended } = row
   const body = { thing_id, what, on_day, minor, resale_minor, ended, ...fields }
-  return kept(() =>
+  return page.put(() =>
     ask(
       api.PUT('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', {
         params: one(row),
@@ -86,7 +68,7 @@ const change = (row: Kept, fields: Partial<Purchase>) => {
   )
 }
 const drop = (row: Kept) =>
-  kept(() =>
+  page.put(() =>
     ask(
       api.DELETE('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', { params: one(row) }),
     ),
@@ -94,7 +76,7 @@ const drop = (row: Kept) =>
 </script>
 
 <template>
-  <div v-if="store.kept && store.figures && plan" class="money" :aria-busy="page.busy.value">
+  <div v-if="store.kept && store.figures && plan" class="page money" :aria-busy="page.busy.value">
     <section class="left" aria-label="What it has cost, and will">
       <div class="top">
         <h1>Money</h1>
@@ -120,9 +102,7 @@ const drop = (row: Kept) =>
             @change="take({ trips: typed($event) })"
         /></label>
       </div>
-      <p v-if="page.trouble.value || trouble" class="stop" role="alert">
-        {{ page.trouble.value || trouble }}
-      </p>
+      <p v-if="page.trouble.value" class="stop" role="alert">{{ page.trouble.value }}</p>
       <ChoiceGroup
         v-model="shown"
         label="What is shown"
@@ -168,7 +148,7 @@ const drop = (row: Kept) =>
           :phases="page.answer.value.phases"
           :plan="plan"
           :things="store.things"
-          :aboard="aboard"
+          :aboard="store.aboardByName"
           :units="look.units"
           @take="take"
         />
@@ -196,48 +176,15 @@ const drop = (row: Kept) =>
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped src="@/kit/cards.css"></style>
 <style scoped src="./tables.css"></style>
 <style scoped>
-.money {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 14px;
-  padding: 12px 18px;
-}
-.left,
-.side {
-  min-width: 0;
-}
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: baseline;
-  margin-bottom: 8px;
-}
-.top h1,
-.top p {
-  margin: 0;
-}
-.answer b {
-  font-size: 17px;
-}
 .trips {
   margin-left: auto;
   font-size: 12px;
 }
 .trips input {
   width: 60px;
-}
-.gap {
-  margin-top: 12px;
-}
-@media (max-width: 1000px) {
-  .money {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
-  }
 }
 </style>

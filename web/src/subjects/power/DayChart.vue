@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
 import { path, type Point } from '@/drawing/sheet'
+import { clock } from '@/kit/clock'
 import { axis, onto, tick } from '@/kit/scale'
 import { told } from '@/kit/words'
 import type { Units } from '@/kit/units'
@@ -20,8 +21,6 @@ const hours = computed(() => {
   return { low: from, high: to, ticks: axis(from, to, 8).ticks.filter((h) => h >= from && h <= to) }
 })
 const x = computed(() => onto(hours.value, LEFT, props.width - RIGHT))
-const clock = (h: number): string =>
-  `${Math.floor(h % 24)}:${String(Math.round((h % 1) * 60)).padStart(2, '0')}`
 const ys = { low: 0, high: 100, ticks: [0, 50, 100] }
 const charge = onto(ys, TOP + CHARGE, TOP)
 const voltsTop = TOP + CHARGE + BETWEEN

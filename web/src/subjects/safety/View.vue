@@ -83,7 +83,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
 <template>
   <div
     v-if="store.kept && store.drawing && store.figures && figures && plan"
-    class="safety"
+    class="page safety"
     :aria-busy="full.busy.value"
   >
     <section ref="left" class="left" aria-label="The boat when it goes wrong">
@@ -258,44 +258,11 @@ const wide = computed(() => Math.max(300, width.value - 26))
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped src="@/kit/cards.css"></style>
 <style scoped>
-.safety {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 14px;
-  padding: 12px 18px;
-}
-.left,
-.side {
-  min-width: 0;
-}
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: baseline;
-  margin-bottom: 8px;
-}
-.top h1,
-.top p {
-  margin: 0;
-}
-.answer b {
-  font-size: 17px;
-}
-.gap {
-  margin-top: 12px;
-}
 .drill {
   margin: 8px 2px;
   font-size: 12px;
-}
-@media (max-width: 1000px) {
-  .safety {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
-  }
 }
 </style>
