@@ -5,8 +5,8 @@ import re
 import pytest
 from scripts.words import names, page, told
 
-from neat_hull.cli.report import said
 from neat_hull.files.demo import demo_setups
+from neat_hull.files.said_text import said
 from neat_hull.model.setup import Setup
 from neat_hull.whole.evaluate import evaluate
 

@@ -11,6 +11,7 @@ import urllib.request
 from pathlib import Path
 from typing import Any
 
+import pytest
 from tests.servers import ServerProcess
 
 
@@ -98,3 +99,27 @@ def noted(setup: str, notes: dict[int, str]) -> tuple[int, Any]:
             return answer.status, json.load(answer)
     except urllib.error.HTTPError as error:
         return error.code, json.load(error)
+
+
+def test_the_phone_in_the_garage_needs_the_address_that_is_printed(tmp_path: Path) -> None:
+    port = free_port()
+    server = serve("--lan", "--data", str(tmp_path / "d.sqlite"), "--port", str(port))
+    assert server.stdout is not None
+    line = server.stdout.readline()
+    address = line.split(" ")[4]
+    drawn = [server.stdout.readline() for _ in range(15)]
+    assert all(set(one.strip()) <= set("█▀▄ ") for one in drawn), "a code for its camera"
+    host, _, key = address.partition("/?key=")
+    assert "127.0.0.1" not in host
+    for closed in (host, f"{host}/api/v1/setups", f"http://127.0.0.1:{port}/api/v1/setups"):
+        with pytest.raises(urllib.error.HTTPError) as refused:
+            urllib.request.urlopen(closed)
+        assert (refused.value.code, refused.value.read()) == (403, b"")
+    asked = urllib.request.Request(
+        f"{host}/api/v1/setups", headers={"cookie": f"neat-hull-key={key}"}
+    )
+    assert json.load(urllib.request.urlopen(asked)) == []
+    server.send_signal(signal.SIGINT)
+    out, err = server.communicate(timeout=60)
+    assert (server.returncode, err) == (0, "")
+    assert "can see and change everything" in out

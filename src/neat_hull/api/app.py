@@ -19,6 +19,7 @@ from neat_hull.api import (
     boat,
     capsize,
     changes,
+    checklists,
     compare,
     dates,
     day,
@@ -30,6 +31,7 @@ from neat_hull.api import (
     haul,
     hold,
     instrument,
+    log,
     money,
     placing,
     power,
@@ -41,6 +43,7 @@ from neat_hull.api import (
     ticks,
 )
 from neat_hull.api.guard import Guard
+from neat_hull.api.key import KeyGate
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body, unusable
 from neat_hull.api.state import SetupCache
 from neat_hull.instruments.listener import Listener
@@ -53,8 +56,10 @@ def create_app(
     screens: Path | None = None,
     hosts: frozenset[str] = LOOPBACK,
     listener: Listener | None = None,
+    key: str | None = None,
 ) -> FastAPI:
-    """The application over a data file that `open_store` made ready; `screens` is the built web."""
+    """The application over a data file that `open_store` made ready; `screens` is the built web.
+    With a key, nobody is answered without it."""
     app = FastAPI(
         title="Neat Hull",
         version=__version__,
@@ -91,6 +96,8 @@ def create_app(
         dates,
         float_plan,
         ticks,
+        checklists,
+        log,
         money,
         instrument,
     ):
@@ -102,6 +109,8 @@ def create_app(
     app.add_exception_handler(RequestValidationError, refuse_body)
     app.add_exception_handler(HTTPException, plain_http)
     app.add_middleware(Guard, hosts=hosts)
+    if key is not None:
+        app.add_middleware(KeyGate, key=key)
     app.add_api_route("/api/{rest:path}", _nothing_here, include_in_schema=False)
     if screens is not None:
         app.mount("/", Screens(directory=screens, html=True), name="screens")

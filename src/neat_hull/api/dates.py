@@ -1,6 +1,6 @@
 """What runs out, held against the trip of a setup; and as a calendar file."""
 
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 from typing import Annotated
 
 from fastapi import APIRouter, Response
@@ -14,8 +14,10 @@ from neat_hull.model.dates import DatedItem, Dates
 from neat_hull.model.setup import require_day
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.dates import add_date, change_date, drop_date
+from neat_hull.store.log import load_log
 from neat_hull.store.setups import load_setup, tick
-from neat_hull.subjects.dates.full import dates
+from neat_hull.subjects.dates.figures import dates
+from neat_hull.subjects.log.care import care
 from neat_hull.whole.evaluate import evaluated
 
 DatedId = Annotated[int, PathParam(ge=1, le=2**62)]
@@ -57,9 +59,12 @@ def drop_dated(setup_id: SetupId, dated_id: DatedId, db: Db) -> SetupState:
 
 @router.get("/calendar.ics")
 def dates_calendar(setup_id: SetupId, db: Db) -> Response:
-    """All that are due on some day, for any calendar."""
+    """All that are due on some day, and what is to be looked after, for any calendar."""
+    stored = load_setup(db, setup_id)
+    ev = evaluated(stored.setup, beside_of(stored))
+    looked_after = care(ev, load_log(db), stored.boat_id, date.today().isoformat())
     return Response(
-        write_calendar(list_dated(setup_id, db).rows, datetime.now(UTC)),
+        write_calendar(dates(ev).rows, looked_after, datetime.now(UTC)),
         media_type="text/calendar; charset=utf-8",
         headers={"content-disposition": 'attachment; filename="dates.ics"'},
     )

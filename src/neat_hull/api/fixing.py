@@ -7,10 +7,11 @@ from fastapi import APIRouter, Response
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.trial import Trial
+from neat_hull.files.said_text import Units
 from neat_hull.files.template_dxf import template_dxf
 from neat_hull.files.template_pdf import template_pdf
 from neat_hull.files.template_svg import template_svg
-from neat_hull.files.wall_sheet import Paper, Units
+from neat_hull.files.wall_sheet import Paper
 from neat_hull.files.work_sheet import work_sheet
 from neat_hull.model.base import Answer
 from neat_hull.model.fixing_figures import FullFixing, WorkPlan

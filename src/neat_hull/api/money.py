@@ -11,6 +11,7 @@ from neat_hull.editing.steps import beside_of
 from neat_hull.model.money import MoneyPage, Purchase
 from neat_hull.model.setup import require_day
 from neat_hull.store.connect import transaction
+from neat_hull.store.log import load_log
 from neat_hull.store.purchases import (
     add_purchase,
     change_purchase,
@@ -18,6 +19,8 @@ from neat_hull.store.purchases import (
     list_purchases,
 )
 from neat_hull.store.setups import load_setup
+from neat_hull.subjects.log.learned import long_unused
+from neat_hull.subjects.money.ledger import Logged
 from neat_hull.whole.evaluate import evaluated
 from neat_hull.whole.money import money_page
 
@@ -29,7 +32,8 @@ router = APIRouter(prefix="/setups/{setup_id}/money", tags=["money"], route_clas
 def money(setup_id: SetupId, db: Db) -> MoneyPage:
     """All of it."""
     stored = load_setup(db, setup_id)
-    return money_page(evaluated(stored.setup, beside_of(stored)), list_purchases(db))
+    ev, known = evaluated(stored.setup, beside_of(stored)), load_log(db)
+    return money_page(ev, list_purchases(db), Logged(len(known.trips), long_unused(ev, known)))
 
 
 @router.post("/purchases", status_code=201)

@@ -12,8 +12,9 @@ from neat_hull.editing.moving import move_to
 from neat_hull.editing.steps import require_named
 from neat_hull.errors import InputError
 from neat_hull.files.deck_svg import deck_svg
+from neat_hull.files.said_text import Units
 from neat_hull.files.setup_file import read_setup, write_setup
-from neat_hull.files.wall_sheet import Paper, Units, wall_sheet
+from neat_hull.files.wall_sheet import Paper, wall_sheet
 from neat_hull.model.base import Answer, Model
 from neat_hull.store.connect import transaction
 from neat_hull.store.imports import (

@@ -5,7 +5,7 @@ import os
 import signal
 import sys
 from pathlib import Path
-from typing import Annotated, NoReturn
+from typing import Annotated, Literal, NoReturn
 
 import platformdirs
 import typer
@@ -178,6 +178,9 @@ def serve(
         str | None, typer.Option(help="HOST:PORT of a tilt and force box (NMEA 0183 over TCP).")
     ] = None,
     open_: Annotated[bool, typer.Option("--open", help="Open it in the browser.")] = False,
+    lan: Annotated[
+        bool, typer.Option("--lan", help="For your phone too: prints an address with a key.")
+    ] = False,
 ) -> None:
     """Start the application and print its address."""
     from neat_hull.cli.serve import serve as start
@@ -191,6 +194,7 @@ def serve(
             screens=screens,
             instrument=instrument,
             browse=open_,
+            lan=lan,
         )
     except NeatHullError as error:
         typer.echo(f"neat-hull: {error}", err=True)
@@ -245,11 +249,14 @@ def check(
 
 
 @app.command()
-def schema() -> None:
-    """Print the JSON Schema of the setup file."""
+def schema(
+    of: Annotated[Literal["setup", "log"], typer.Argument(help="Which file.")] = "setup",
+) -> None:
+    """Print the JSON Schema of the setup file, or of the log's."""
+    from neat_hull.files.log_json import log_schema
     from neat_hull.files.setup_file import setup_schema
 
-    typer.echo(json.dumps(setup_schema(), indent=2))
+    typer.echo(json.dumps(setup_schema() if of == "setup" else log_schema(), indent=2))
 
 
 @app.command(name="export")

@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator
 
+from neat_hull.files.said_text import said
 from neat_hull.model.figures import Figures
-from neat_hull.model.said import HowKind, Said
 
 _MARK = {"fine": "✓", "watch": "●", "fix": "▲", "stop": "■"}
 
@@ -40,37 +40,3 @@ def lines(figures: Figures) -> Iterator[str]:
         else:
             yield f"    {finding.why}"
             yield f"    → {said(finding.clear)}"
-
-
-_UNIT: dict[HowKind, tuple[float, str, int]] = {
-    "mass": (1.0, "\u00a0kg", 1),
-    "length": (100.0, "\u00a0cm", 1),
-    "angle": (1.0, "°", 1),
-    "ratio": (100.0, "\u00a0%", 0),
-    "times": (1.0, "", 1),
-    "force": (1.0, "\u00a0N", 0),
-    "thin": (1000.0, "\u00a0mm", 1),
-    "moment": (1.0, "\u00a0kg by 1\u00a0m", 1),
-    "count": (1.0, "", 0),
-    "price": (1.0, "", 0),
-    "warmth": (1.0, "\u00a0°C", 0),
-    "volume": (1000.0, "\u00a0L", 1),
-    "voltage": (1.0, "\u00a0V", 2),
-    "current": (1.0, "\u00a0A", 1),
-    "power": (1.0, "\u00a0W", 1),
-    "resistance": (1000.0, "\u00a0mΩ", 1),
-    "charge": (1.0, "\u00a0Ah", 1),
-    "work": (1.0, "\u00a0Wh", 0),
-    "hours": (1.0, "\u00a0h", 1),
-    "seconds": (1.0, "\u00a0s", 0),
-}
-
-
-def said(words: Said) -> str:
-    """Words with their amounts, metric."""
-    parts = words.text.split("{}")
-    out = parts[0]
-    for amount, rest in zip(words.amounts, parts[1:], strict=False):
-        factor, unit, digits = _UNIT.get(amount.kind, (1.0, "", 2))
-        out += f"{factor * amount.value:.{digits}f}{unit}{rest}"
-    return out

@@ -2,6 +2,7 @@
 
 import errno
 import gc
+import io
 import socket
 import threading
 import webbrowser
@@ -16,6 +17,7 @@ import uvicorn
 
 from neat_hull.api.app import LOOPBACK, create_app
 from neat_hull.api.aside import ASIDE
+from neat_hull.api.key import new_key
 from neat_hull.editing.demo import add_demo
 from neat_hull.errors import StoreError
 from neat_hull.instruments.listener import Listener
@@ -39,20 +41,27 @@ def serve(
     screens: Path | None,
     instrument: str | None = None,
     browse: bool = False,
+    lan: bool = False,
 ) -> None:
-    """Serve until Ctrl-C, and `browse` to it. Raises StoreError for a data file or an address that
-    cannot be used."""
-    _require_loopback(host)
+    """Serve until Ctrl-C, and `browse` to it; with `lan` to this machine's network as well, for
+    whoever has the key. Raises StoreError for a data file or an address that cannot be used."""
+    near = _addresses() if lan else []
+    if lan:
+        host = "0.0.0.0"  # nothing is answered without the key
+    else:
+        _require_loopback(host)
+    key = new_key() if lan else None
     with _listen(host, port) as listening, instrument_for(instrument, demo) as listener:
         open_store(data)
         if demo:
             fill_with_demo(data)
         built = (one for one in _SCREENS if (one / "index.html").exists())
         screens = screens or next(built, None)
-        app = create_app(data, screens, LOOPBACK | {host.lower()}, listener)
-        shown = f"[{host}]" if ":" in host else host
+        app = create_app(data, screens, LOOPBACK | {host.lower(), *near}, listener, key)
+        shown = near[0] if lan else f"[{host}]" if ":" in host else host
+        address = f"http://{shown}:{port}" + ("" if key is None else f"/?key={key}")
         config = uvicorn.Config(app, log_level="warning", access_log=False)
-        server = _Server(config, f"http://{shown}:{port}", data, browse)
+        server = _Server(config, address, data, browse, lan)
         try:
             with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
                 server.run(sockets=[listening])
@@ -89,14 +98,19 @@ def instrument_for(address: str | None, demo: bool) -> Iterator[Listener | None]
 class _Server(uvicorn.Server):
     """Says where it is once it listens, so that whoever reads the address can use it at once."""
 
-    def __init__(self, config: uvicorn.Config, address: str, data: Path, browse: bool) -> None:
+    def __init__(
+        self, config: uvicorn.Config, address: str, data: Path, browse: bool, lan: bool
+    ) -> None:
         super().__init__(config)
-        self._address, self._data, self._browse = address, data, browse
+        self._address, self._data, self._browse, self._lan = address, data, browse, lan
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
         """As uvicorn's, then print the address."""
         await super().startup(sockets)
         typer.echo(f"Neat Hull is at {self._address}  (data: {self._data}; Ctrl-C stops it)")
+        if self._lan:
+            typer.echo(_qr(self._address))
+            typer.echo(_WARNING)
         if self._browse:
             webbrowser.open(self._address)
         threading.Thread(target=_warm, daemon=True).start()
@@ -129,9 +143,41 @@ def _require_loopback(host: str) -> None:
         local = local or ip_address(host).is_loopback
     if not local:
         raise StoreError(
-            f"{host}: whoever reaches it could change everything, for there is no key yet; "
-            "Neat Hull answers to this machine only (127.0.0.1)"
+            f"{host}: whoever reaches it could change everything; Neat Hull answers to this "
+            "machine only (127.0.0.1), or with --lan to whoever has the key"
         )
+
+
+_WARNING = (
+    "Whoever has this address can see and change everything, and the way there is not encrypted. "
+    "Use it in your own network only, show it to nobody else, and stop it when you are done. "
+    "The next start has another key."
+)
+
+
+def _qr(address: str) -> str:
+    """The address for a phone's camera."""
+    import segno
+
+    drawn = io.StringIO()
+    segno.make(address, micro=False).terminal(drawn, compact=True)
+    return drawn.getvalue()
+
+
+def _addresses() -> list[str]:
+    """This machine's addresses in its networks, the one it goes out by first. Raises StoreError."""
+    found: list[str] = []
+    with suppress(OSError), socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as probe:
+        # Nothing is sent: it only tells which way a packet would go.
+        probe.connect(("10.255.255.255", 1))
+        found.append(probe.getsockname()[0])
+    with suppress(OSError):
+        named = socket.getaddrinfo(socket.gethostname(), None, socket.AF_INET)
+        found += [str(one[4][0]) for one in named]
+    found = [one for one in dict.fromkeys(found) if not ip_address(one).is_loopback]
+    if not found:
+        raise StoreError("this machine is in no network; start it without --lan")
+    return found
 
 
 def _listen(host: str, port: int) -> socket.socket:

@@ -11,6 +11,7 @@ from neat_hull.model.demands import DemandNumbers
 from neat_hull.model.fixing import FixingPlan
 from neat_hull.model.haul import HaulPlan
 from neat_hull.model.judging import Judging
+from neat_hull.model.log import TripEntry
 from neat_hull.model.money import Purchase
 from neat_hull.model.money_plan import MoneyPlan
 from neat_hull.model.power import Power
@@ -44,6 +45,30 @@ def demo_purchases() -> list[Purchase]:
         for row in raw["purchases"]
         for thing in (row.pop("thing", None),)
     ]
+
+
+def demo_trips() -> list[tuple[str, TripEntry]]:
+    """A season of trips, each with the name of its setup."""
+    raw = _demo()
+    ids = {row["name"]: n for n, row in enumerate(raw["things"], start=1)}
+    return [(row.pop("setup"), _trip(row, ids)) for row in raw["trips"]]
+
+
+def _trip(row: Any, ids: dict[str, int]) -> TripEntry:
+    marks: dict[int, dict[str, Any]] = {}
+    for uses, names in row.pop("uses", {}).items():
+        for name in names:
+            marks.setdefault(ids[name], {})["uses"] = uses
+    for flag, names in row.pop("trouble", {}).items():
+        for name in names:
+            marks.setdefault(ids[name], {})[flag] = True
+    packs = {ids[name]: pack for name, pack in row.pop("packs", {}).items()}
+    return TripEntry.model_validate({**row, "marks": marks, "packs": packs})
+
+
+def demo_care() -> list[tuple[str, str]]:
+    """What was looked after of its first boat, and when."""
+    return [(row["what"], row["done_on"]) for row in _demo()["care"]]
 
 
 def demo_setups() -> list[Setup]:

@@ -11,6 +11,7 @@ from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 
 from neat_hull.files.deck import Numbered, Outline, numbered
+from neat_hull.files.said_text import Units
 from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
@@ -18,7 +19,6 @@ from neat_hull.model.power_day import BuyRow
 from neat_hull.model.power_figures import ConductorFigure
 from neat_hull.model.setup import Setup
 
-Units = Literal["metric", "imperial"]
 Paper = Literal["a4", "letter"]
 _MARGIN = 14 * mm
 _SANS, _BOLD = "Helvetica", "Helvetica-Bold"

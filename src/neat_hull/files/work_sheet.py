@@ -6,8 +6,9 @@ from reportlab.lib import pagesizes
 from reportlab.lib.units import mm
 from reportlab.pdfgen.canvas import Canvas
 
+from neat_hull.files.said_text import Units
 from neat_hull.files.units import LENGTH_M
-from neat_hull.files.wall_sheet import Paper, Units
+from neat_hull.files.wall_sheet import Paper
 from neat_hull.model.fixing_figures import WorkPlan
 from neat_hull.model.said import Said
 

@@ -35,7 +35,8 @@ class KeptPurchase(Purchase):
 class LedgerRow(Answer):
     """A thing, or a purchase of what is none. minor is what was paid, or its price where nobody
     said; null: no price. wasted_minor is what is gone of it, per_trip_minor what it has cost each
-    trip, null where nobody has counted them or it is not bought."""
+    trip, null where nobody has counted them or it is not bought; unused: the log
+    says that it lay so for long, and all that it cost is wasted so far."""
 
     thing_id: int | None
     name: str
@@ -46,6 +47,7 @@ class LedgerRow(Answer):
     resale_minor: int
     wasted_minor: int
     per_trip_minor: int | None
+    unused: bool
     purchases: list[KeptPurchase]
 
 
@@ -121,8 +123,9 @@ class PhaseRow(Answer):
 
 
 class MoneyPage(Answer):
-    """All of it. wasted_minor: price less resale of what was replaced, lost or broke;
-    per_trip_minor null while nobody has counted trips."""
+    """All of it. wasted_minor: price less resale of what was replaced, lost or broke, or
+    lies unused; per_trip_minor null while nobody has counted trips; trips as counted, by the log
+    where that has more (logged)."""
 
     rows: list[LedgerRow]
     places: list[PlaceRow]
@@ -130,6 +133,8 @@ class MoneyPage(Answer):
     planned_minor: int
     resale_minor: int
     wasted_minor: int
+    trips: int | None
+    logged: int
     per_trip_minor: int | None
     unpriced: list[int]
     budget: BudgetFigure

@@ -18,7 +18,13 @@ from neat_hull.model.setup import OnBody, Place, Setup
 from neat_hull.model.thing import Use
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.money.knapsack import Item, best, instead_of
-from neat_hull.subjects.money.ledger import by_place, ledger
+from neat_hull.subjects.money.ledger import (
+    NOTHING_LOGGED,
+    Logged,
+    by_place,
+    ledger,
+    trips_so_far,
+)
 from neat_hull.subjects.money.phases import in_phase, phase_of, used_phases
 from neat_hull.whole.advice.best import changed
 from neat_hull.whole.evaluate import evaluated, live
@@ -33,12 +39,14 @@ _USE: dict[Use, int] = {
 _CLEARS = {"stop": 5, "fix": 5, "watch": 2, "fine": 0}
 
 
-def money_page(ev: Evaluated, purchases: Sequence[KeptPurchase]) -> MoneyPage:
-    """All of it for a setup, with what was paid for its gear."""
-    rows = ledger(ev, purchases)
+def money_page(
+    ev: Evaluated, purchases: Sequence[KeptPurchase], logged: Logged = NOTHING_LOGGED
+) -> MoneyPage:
+    """All of it for a setup, with what was paid for its gear, and what the log says of trips."""
+    rows = ledger(ev, purchases, logged)
     bought = sum(row.minor or 0 for row in rows if row.bought)
     resale = sum(row.resale_minor for row in rows)
-    trips = ev.setup.money.trips
+    trips = trips_so_far(ev, logged)
     return MoneyPage(
         rows=rows,
         places=by_place(ev, rows),
@@ -46,6 +54,8 @@ def money_page(ev: Evaluated, purchases: Sequence[KeptPurchase]) -> MoneyPage:
         planned_minor=sum(row.minor or 0 for row in rows if not row.bought),
         resale_minor=resale,
         wasted_minor=sum(row.wasted_minor for row in rows),
+        trips=trips,
+        logged=logged.trips,
         per_trip_minor=(bought - resale) // trips if trips else None,
         unpriced=[row.thing_id for row in rows if row.minor is None and row.thing_id is not None],
         budget=budget(ev),

@@ -24,6 +24,7 @@ from neat_hull.subjects import (
     haul,
     hold,
     load,
+    log,
     money,
     power,
     reach,
@@ -57,6 +58,7 @@ SUBJECTS: tuple[Subject, ...] = (
     haul.SUBJECT,
     money.SUBJECT,
     day.SUBJECT,
+    log.SUBJECT,
     calibration.SUBJECT,
 )
 

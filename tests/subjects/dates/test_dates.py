@@ -15,7 +15,7 @@ from neat_hull.model.findings import Finding
 from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import Beside
 from neat_hull.subjects.dates.due import due_on, months_on
-from neat_hull.subjects.dates.full import dates
+from neat_hull.subjects.dates.figures import dates
 from neat_hull.whole.evaluate import evaluate, evaluated
 
 TODAY = "2026-06-10"
@@ -104,7 +104,7 @@ def test_the_list_has_what_is_due_first_and_the_unknown_last() -> None:
 @given(st.text(st.characters(exclude_categories=["C"]), max_size=200))
 def test_a_calendar_reads_back_what_was_written(note: str) -> None:
     row = dated("first aid", due="2028-02-29", note=note, sequence=4)
-    file = write_calendar(listed(row, dated(n=2)).rows, NOW)
+    file = write_calendar(listed(row, dated(n=2)).rows, [], NOW)
     assert all(len(line) <= 75 for line in file.split(b"\r\n"))
     assert b"\n" not in file.replace(b"\r\n", b"")
     (event,) = Calendar.from_ical(file).walk("VEVENT")
@@ -121,4 +121,4 @@ def test_a_calendar_reads_back_what_was_written(note: str) -> None:
 
 def test_the_same_dates_give_the_same_bytes() -> None:
     rows = listed(dated(due="2027-12-31"), dated("webbing", n=2, last_done="2026-01-01")).rows
-    assert write_calendar(rows, NOW) == write_calendar(rows, NOW)
+    assert write_calendar(rows, [], NOW) == write_calendar(rows, [], NOW)

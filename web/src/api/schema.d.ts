@@ -581,7 +581,7 @@ export interface paths {
         };
         /**
          * Dates Calendar
-         * @description All that are due on some day, for any calendar.
+         * @description All that are due on some day, and what is to be looked after, for any calendar.
          */
         get: operations["dates_calendar"];
         put?: never;
@@ -1100,6 +1100,298 @@ export interface paths {
          */
         post: operations["line_up"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lists
+         * @description All four.
+         */
+        get: operations["lists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/lists/lines/{line_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Own
+         * @description As it now reads.
+         */
+        put: operations["change_own"];
+        post?: never;
+        /**
+         * Drop Own
+         * @description Gone for good.
+         */
+        delete: operations["drop_own"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/lists/take-along.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Along
+         * @description One HTML file for the phone; `show` opens it instead of keeping it.
+         */
+        get: operations["take_along"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/lists/{name}/hidden": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Hide
+         * @description A line that the setup makes, left out or back.
+         */
+        put: operations["hide"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/lists/{name}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Own
+         * @description A line of one's own, last in its list.
+         */
+        post: operations["add_own"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Log
+         * @description Trips, the newest first, and what they teach of this setup's gear.
+         */
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/care": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Care
+         * @description When something was looked after, and how often it is to be.
+         */
+        put: operations["care"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import Log
+         * @description Keep the trips that were asked for, all or none.
+         */
+        post: operations["import_log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Log
+         * @description What each trip of a file would do; nothing is changed.
+         */
+        post: operations["preview_log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Log Csv
+         * @description A row for each item of each trip.
+         */
+        get: operations["log_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/log.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Log Json
+         * @description All trips with their items as JSON.
+         */
+        get: operations["log_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Result
+         * @description A trip, and ticks, out of text that the page to take along gave back.
+         */
+        post: operations["read_result"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/trips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Logged
+         * @description Keep a trip of this setup as it is now; one that looks to be there is asked about first.
+         */
+        post: operations["add_logged"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/log/trips/{trip_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Logged
+         * @description A trip with all that was aboard.
+         */
+        get: operations["logged"];
+        /**
+         * Change Logged
+         * @description What is told of it now.
+         */
+        put: operations["change_logged"];
+        post?: never;
+        /**
+         * Drop Logged
+         * @description Gone for good.
+         */
+        delete: operations["drop_logged"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2856,6 +3148,77 @@ export interface components {
             wants_dry: boolean;
         };
         /**
+         * CareChange
+         * @description How often something is looked after, all null for as is usual, and when it was last.
+         *
+         *     thing_id null: of the boat.
+         */
+        CareChange: {
+            /** Done On */
+            done_on?: string | null;
+            /** Every Hours */
+            every_hours?: number | null;
+            /** Every Months */
+            every_months?: number | null;
+            /** Every Salt */
+            every_salt?: number | null;
+            /** Every Trips */
+            every_trips?: number | null;
+            /** Thing Id */
+            thing_id?: number | null;
+            /** What */
+            what: string;
+        };
+        /**
+         * CareRow
+         * @description Something to look after: key to call it by, how often, and how much there was since it was
+         *     done last, or ever. thing null: of the boat. due_on: when it became due, or will by the
+         *     calendar; share is how much of its time is over. uid and sequence name it in a calendar.
+         */
+        CareRow: {
+            /** Done On */
+            done_on: string | null;
+            /** Due On */
+            due_on: string | null;
+            /** Every Hours */
+            every_hours: number | null;
+            /** Every Months */
+            every_months: number | null;
+            /** Every Salt */
+            every_salt: number | null;
+            /** Every Trips */
+            every_trips: number | null;
+            /** Hours */
+            hours: number;
+            /** Key */
+            key: string;
+            /** Salt */
+            salt: number;
+            /** Sequence */
+            sequence: number;
+            /** Share */
+            share: number;
+            /** Thing */
+            thing: string | null;
+            /** Thing Id */
+            thing_id: number | null;
+            /** Trips */
+            trips: number;
+            /** Uid */
+            uid: string;
+            /** Usual */
+            usual: boolean;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** What */
+            what: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * CartFigure
          * @description On its cart: axle and handle [along, up] on the boat, which is turned by pitch_deg.
          *     target_x_m: where the axle would have to be for what the hand is to bear.
@@ -3078,6 +3441,45 @@ export interface components {
              * @enum {string}
              */
             verdict: "fine" | "watch" | "fix" | "stop";
+        };
+        /**
+         * Checklist
+         * @description A list in its order.
+         */
+        Checklist: {
+            /** Lines */
+            lines: components["schemas"]["ChecklistLine"][];
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "pack" | "rig" | "launch" | "home";
+        };
+        /**
+         * ChecklistLine
+         * @description A line by its key, by which it is ticked; depth is how many things it is in. own_id: a line
+         *     of one's own.
+         */
+        ChecklistLine: {
+            /** Depth */
+            depth: number;
+            /** Hidden */
+            hidden: boolean;
+            /** Key */
+            key: string;
+            /** Own Id */
+            own_id: number | null;
+            /** Thing Id */
+            thing_id: number | null;
+            words: components["schemas"]["Said"];
+        };
+        /**
+         * Checklists
+         * @description All four, in the order of the day.
+         */
+        Checklists: {
+            /** Lists */
+            lists: components["schemas"]["Checklist"][];
         };
         /**
          * Clash
@@ -3888,6 +4290,52 @@ export interface components {
             usual_share: number;
             /** Watts */
             watts?: number | null;
+        };
+        /**
+         * DrawRow
+         * @description What is taken from a battery an hour, against what the electrics hold. n trips; those that
+         *     ended dark are shown and left out. low_w and high_w hold it 95 times of 100. loads: the draws
+         *     that hang on it, as measured.
+         */
+        DrawRow: {
+            /** Assumed W */
+            assumed_w: number | null;
+            /** Differs */
+            differs: boolean;
+            /** Enough */
+            enough: boolean;
+            /** High W */
+            high_w: number | null;
+            /** Loads */
+            loads: components["schemas"]["MeasuredDraw"][];
+            /** Low W */
+            low_w: number | null;
+            /** Measured W */
+            measured_w: number | null;
+            /** N */
+            n: number;
+            /** Sd W */
+            sd_w: number | null;
+            /** Thing Id */
+            thing_id: number;
+            /** Trips */
+            trips: components["schemas"]["DrawTrip"][];
+        };
+        /**
+         * DrawTrip
+         * @description What one trip took out of a battery; dark: at least that much.
+         */
+        DrawTrip: {
+            /** Dark */
+            dark: boolean;
+            /** Energy Wh */
+            energy_wh: number;
+            /** Hours */
+            hours: number;
+            /** On Day */
+            on_day: string;
+            /** Trip Id */
+            trip_id: number;
         };
         /**
          * Drawing
@@ -6074,6 +6522,47 @@ export interface components {
             what: string;
         };
         /**
+         * KeptTrip
+         * @description A trip as kept. setup is what its setup was called; marks are of all that was aboard.
+         */
+        KeptTrip: {
+            /** Hours */
+            hours: number;
+            /** Marks */
+            marks: {
+                [key: string]: components["schemas"]["NamedMark"];
+            };
+            /** Note */
+            note: string;
+            /** On Day */
+            on_day: string;
+            /** Out At */
+            out_at: string | null;
+            /** Packs */
+            packs: {
+                [key: string]: components["schemas"]["PackUse"];
+            };
+            /** Revision */
+            revision: number | null;
+            /** Setup */
+            setup: string;
+            /** Setup Id */
+            setup_id: number | null;
+            /** Trip Id */
+            trip_id: number;
+            /**
+             * Water
+             * @enum {string}
+             */
+            water: "fresh" | "salt";
+            /** Water Temp C */
+            water_temp_c: number | null;
+            /** Where */
+            where: string;
+            /** Wind */
+            wind: ("calm" | "light" | "fresh" | "strong") | null;
+        };
+        /**
          * KitItem
          * @description A generic thing: where it usually goes, and on which trips most take it.
          */
@@ -6190,6 +6679,26 @@ export interface components {
             trim_deg: number | null;
         };
         /**
+         * Learned
+         * @description All of it, of this setup's gear. trips counts those of the log.
+         */
+        Learned: {
+            /** Care */
+            care: components["schemas"]["CareRow"][];
+            /** Draws */
+            draws: components["schemas"]["DrawRow"][];
+            /** Proved */
+            proved: components["schemas"]["ProvedRow"][];
+            /** Trips */
+            trips: number;
+            /** Troubles */
+            troubles: components["schemas"]["TroubleRow"][];
+            /** Unused */
+            unused: components["schemas"]["UnusedRow"][];
+            /** Uses */
+            uses: components["schemas"]["UseRow"][];
+        };
+        /**
          * Leash
          * @description The line that a thing is tied by: how long and of what, and where its other end is fixed, x
          *     from the stern; null: where the thing itself is. on_body: to the angler, not the boat.
@@ -6217,7 +6726,8 @@ export interface components {
          * LedgerRow
          * @description A thing, or a purchase of what is none. minor is what was paid, or its price where nobody
          *     said; null: no price. wasted_minor is what is gone of it, per_trip_minor what it has cost each
-         *     trip, null where nobody has counted them or it is not bought.
+         *     trip, null where nobody has counted them or it is not bought; unused: the log
+         *     says that it lay so for long, and all that it cost is wasted so far.
          */
         LedgerRow: {
             /** Bought */
@@ -6236,6 +6746,8 @@ export interface components {
             resale_minor: number;
             /** Thing Id */
             thing_id: number | null;
+            /** Unused */
+            unused: boolean;
             /** Wasted Minor */
             wasted_minor: number;
             /** Where */
@@ -6397,6 +6909,16 @@ export interface components {
             watch: number;
         };
         /**
+         * LineHidden
+         * @description Whether a line that the setup makes is left out.
+         */
+        LineHidden: {
+            /** Hidden */
+            hidden: boolean;
+            /** Line */
+            line: string;
+        };
+        /**
          * LineRow
          * @description A line: from where, how long; reaches the legs, or what turns under the boat. thing_id is
          *     null of the trolley's rope.
@@ -6510,6 +7032,57 @@ export interface components {
             unserved_min: number;
         };
         /**
+         * LogImportRow
+         * @description A trip of a file: whether it is new, or looks like one that is there.
+         */
+        LogImportRow: {
+            /**
+             * Does
+             * @enum {string}
+             */
+            does: "new" | "twin";
+            /** Hours */
+            hours: number;
+            /** Number */
+            number: number;
+            /** On Day */
+            on_day: string;
+            /** Setup */
+            setup: string;
+            twin: components["schemas"]["TripRow"] | null;
+            /** Unknown */
+            unknown: string[];
+            /** Where */
+            where: string;
+        };
+        /**
+         * LogPage
+         * @description The log: its trips, the newest first, and what they teach.
+         */
+        LogPage: {
+            learned: components["schemas"]["Learned"];
+            /** Trips */
+            trips: components["schemas"]["TripRow"][];
+        };
+        /**
+         * LogText
+         * @description The text of a log file, and which of its trips to keep, by their numbers.
+         */
+        LogText: {
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "json" | "csv";
+            /**
+             * Take
+             * @default []
+             */
+            take: number[];
+            /** Text */
+            text: string;
+        };
+        /**
          * LossRow
          * @description Where what left the batteries went: loads, wires and fuses, and heat inside the batteries.
          */
@@ -6524,6 +7097,41 @@ export interface components {
             wires_wh: number;
         };
         /**
+         * Mark
+         * @description What was said of an item: how often it was used, null where nobody said, and what was wrong.
+         *
+         *     out_of_reach: it was wanted and not got at.
+         */
+        Mark: {
+            /**
+             * Broke
+             * @default false
+             */
+            broke: boolean;
+            /**
+             * Lost
+             * @default false
+             */
+            lost: boolean;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Out Of Reach
+             * @default false
+             */
+            out_of_reach: boolean;
+            /** Uses */
+            uses?: ("0" | "1-3" | "4-15" | "more") | null;
+            /**
+             * Wet
+             * @default false
+             */
+            wet: boolean;
+        };
+        /**
          * MarkFit
          * @description Freeboard at x: measured, and as modelled before and after the fit, in m.
          */
@@ -6536,6 +7144,15 @@ export interface components {
             measured_m: number;
             /** X M */
             x_m: number;
+        };
+        /**
+         * MeasuredDraw
+         * @description A load as it would be, measured: its draw is what it says times what the log says.
+         */
+        MeasuredDraw: {
+            draw: components["schemas"]["Draw"];
+            /** Thing Id */
+            thing_id: number;
         };
         /**
          * MeasuredOff
@@ -6575,13 +7192,16 @@ export interface components {
         };
         /**
          * MoneyPage
-         * @description All of it. wasted_minor: price less resale of what was replaced, lost or broke;
-         *     per_trip_minor null while nobody has counted trips.
+         * @description All of it. wasted_minor: price less resale of what was replaced, lost or broke, or
+         *     lies unused; per_trip_minor null while nobody has counted trips; trips as counted, by the log
+         *     where that has more (logged).
          */
         MoneyPage: {
             /** Bought Minor */
             bought_minor: number;
             budget: components["schemas"]["BudgetFigure"];
+            /** Logged */
+            logged: number;
             /** Per Trip Minor */
             per_trip_minor: number | null;
             /** Phases */
@@ -6594,6 +7214,8 @@ export interface components {
             resale_minor: number;
             /** Rows */
             rows: components["schemas"]["LedgerRow"][];
+            /** Trips */
+            trips: number | null;
             /** Unpriced */
             unpriced: number[];
             /** Wasted Minor */
@@ -6980,6 +7602,41 @@ export interface components {
             verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
+         * NamedMark
+         * @description With what the item was called then.
+         */
+        NamedMark: {
+            /**
+             * Broke
+             * @default false
+             */
+            broke: boolean;
+            /**
+             * Lost
+             * @default false
+             */
+            lost: boolean;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Out Of Reach
+             * @default false
+             */
+            out_of_reach: boolean;
+            /** Uses */
+            uses?: ("0" | "1-3" | "4-15" | "more") | null;
+            /**
+             * Wet
+             * @default false
+             */
+            wet: boolean;
+        };
+        /**
          * Need
          * @description Something to have ready: how many, and the price of all of them where it is known.
          */
@@ -7027,6 +7684,18 @@ export interface components {
         NewName: {
             /** Name */
             name: string;
+        };
+        /**
+         * NewTrip
+         * @description A trip to keep; sure: even if it looks like one that is there.
+         */
+        NewTrip: {
+            entry: components["schemas"]["TripEntry"];
+            /**
+             * Sure
+             * @default false
+             */
+            sure: boolean;
         };
         /**
          * NewWire
@@ -7206,7 +7875,7 @@ export interface components {
          * OwnLine
          * @description A line of somebody's own list: what the authority at hand asks for.
          */
-        OwnLine: {
+        "OwnLine-Output": {
             /**
              * Done
              * @default false
@@ -7230,6 +7899,25 @@ export interface components {
             left_wh: number;
             /** Usable Wh */
             usable_wh: number;
+        };
+        /**
+         * PackUse
+         * @description A battery's charge as the trip began and ended, as shares of what can be used. went_dark: it
+         *     gave out, so that what was wanted is more than it had.
+         */
+        PackUse: {
+            /** Left Share */
+            left_share?: number | null;
+            /**
+             * Start Share
+             * @default 1
+             */
+            start_share: number;
+            /**
+             * Went Dark
+             * @default false
+             */
+            went_dark: boolean;
         };
         /**
          * Parking
@@ -7724,6 +8412,24 @@ export interface components {
             type: string;
         };
         /**
+         * ProvedRow
+         * @description How many trips a mount was out and used at this place and nothing was wrong. told: what the
+         *     mount says of that itself, null where it has no mount; why_not: what stands against it.
+         */
+        ProvedRow: {
+            /** Asked */
+            asked: number;
+            /** N */
+            n: number;
+            /** Proved */
+            proved: boolean;
+            /** Thing Id */
+            thing_id: number;
+            /** Told */
+            told: number | null;
+            why_not: components["schemas"]["Said"] | null;
+        };
+        /**
          * Pull
          * @description What one bolt bears in a situation, N.
          */
@@ -8184,7 +8890,7 @@ export interface components {
              * Own List
              * @default []
              */
-            own_list: components["schemas"]["OwnLine"][];
+            own_list: components["schemas"]["OwnLine-Output"][];
             plug?: components["schemas"]["DrainPlug"] | null;
             /** Shore M */
             shore_m?: number | null;
@@ -9433,9 +10139,9 @@ export interface components {
             line: string;
             /**
              * List
-             * @constant
+             * @enum {string}
              */
-            list: "off";
+            list: "off" | "pack" | "rig" | "launch" | "home";
         };
         /**
          * Ticks
@@ -9748,6 +10454,63 @@ export interface components {
             thing_id: number;
         };
         /**
+         * TripAnswer
+         * @description What became of a trip that was sent: kept, or null with the one there that it looks to be
+         *     told of again.
+         */
+        TripAnswer: {
+            /** Kept */
+            kept: number | null;
+            page: components["schemas"]["LogPage"];
+            twin: components["schemas"]["TripRow"] | null;
+        };
+        /**
+         * TripEntry
+         * @description A trip as it is told afterwards: marks and packs by item.
+         */
+        TripEntry: {
+            /** Hours */
+            hours: number;
+            /**
+             * Marks
+             * @default {}
+             */
+            marks: {
+                [key: string]: components["schemas"]["Mark"];
+            };
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** On Day */
+            on_day: string;
+            /** Out At */
+            out_at?: string | null;
+            /**
+             * Packs
+             * @default {}
+             */
+            packs: {
+                [key: string]: components["schemas"]["PackUse"];
+            };
+            /**
+             * Water
+             * @default fresh
+             * @enum {string}
+             */
+            water: "fresh" | "salt";
+            /** Water Temp C */
+            water_temp_c?: number | null;
+            /**
+             * Where
+             * @default
+             */
+            where: string;
+            /** Wind */
+            wind?: ("calm" | "light" | "fresh" | "strong") | null;
+        };
+        /**
          * TripFigure
          * @description Out and back at the set step; used_share of what is usable, null where there is no way.
          */
@@ -9758,6 +10521,53 @@ export interface components {
             turn_back_m: number | null;
             /** Used Share */
             used_share: number | null;
+        };
+        /**
+         * TripResult
+         * @description Text that the page to take along gave back.
+         */
+        TripResult: {
+            /**
+             * Sure
+             * @default false
+             */
+            sure: boolean;
+            /** Text */
+            text: string;
+        };
+        /**
+         * TripRow
+         * @description A line of the log: aboard counts items, said those of which something was said, used those
+         *     that were; trouble names what broke, got wet, was lost or out of reach.
+         */
+        TripRow: {
+            /** Aboard */
+            aboard: number;
+            /** Hours */
+            hours: number;
+            /** Note */
+            note: string;
+            /** On Day */
+            on_day: string;
+            /** Out At */
+            out_at: string | null;
+            /** Said */
+            said: number;
+            /** Setup */
+            setup: string;
+            /** Trip Id */
+            trip_id: number;
+            /** Trouble */
+            trouble: string[];
+            /** Used */
+            used: number;
+            /**
+             * Water
+             * @enum {string}
+             */
+            water: "fresh" | "salt";
+            /** Where */
+            where: string;
         };
         /**
          * TrolledLine
@@ -9841,6 +10651,25 @@ export interface components {
             words: components["schemas"]["Said"];
         };
         /**
+         * TroubleRow
+         * @description Something that was wrong with an item, how often, in so many trips that it was aboard.
+         */
+        TroubleRow: {
+            /**
+             * Flag
+             * @enum {string}
+             */
+            flag: "out_of_reach" | "broke" | "wet" | "lost";
+            /** Last */
+            last: string;
+            /** Thing Id */
+            thing_id: number;
+            /** Times */
+            times: number;
+            /** Trips */
+            trips: number;
+        };
+        /**
          * TwoReadings
          * @description Volts and amps of a bank without a load, and some ten seconds with it.
          *
@@ -9906,6 +10735,62 @@ export interface components {
         UnplugStep: {
             /** Words */
             words: string;
+        };
+        /**
+         * UnusedRow
+         * @description An item that was not used in the last so many trips of which something was said of it.
+         *
+         *     enough: there are as many as to offer it ashore. chance_share: what it may still be wanted by,
+         *     at most, on a trip (95 %).
+         */
+        UnusedRow: {
+            /** Chance Share */
+            chance_share: number;
+            /** Enough */
+            enough: boolean;
+            /** Mass Kg */
+            mass_kg: number;
+            /** Minor */
+            minor: number | null;
+            /** Said */
+            said: number;
+            /** Thing Id */
+            thing_id: number;
+            /** Unused */
+            unused: number;
+            /** Where */
+            where: string | null;
+        };
+        /**
+         * UseRow
+         * @description How often an item is really used, an hour, against what is said of it. differs counts the
+         *     last trips (`of`) that do not go with it; suggested is the use that goes with the middle one.
+         */
+        UseRow: {
+            /** Differs */
+            differs: number;
+            /** Enough */
+            enough: boolean;
+            /** Of */
+            of: number;
+            /** Per H */
+            per_h: number;
+            /** Said */
+            said: number;
+            /** Suggested */
+            suggested: ("each cast" | "each fish" | "hourly" | "once" | "ashore" | "emergency") | null;
+            /** Thing Id */
+            thing_id: number;
+            /**
+             * Use
+             * @enum {string}
+             */
+            use: "each cast" | "each fish" | "hourly" | "once" | "ashore" | "emergency";
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * Used
@@ -10333,6 +11218,14 @@ export interface components {
             zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
+         * OwnLine
+         * @description A line of one's own.
+         */
+        neat_hull__model__checklists__OwnLine: {
+            /** Text */
+            text: string;
+        };
+        /**
          * PhaseSpan
          * @description A phase by its hours.
          */
@@ -10362,6 +11255,19 @@ export interface components {
             name: string;
             /** To H */
             to_h: number;
+        };
+        /**
+         * OwnLine
+         * @description A line of somebody's own list: what the authority at hand asks for.
+         */
+        neat_hull__model__safety__OwnLine: {
+            /**
+             * Done
+             * @default false
+             */
+            done: boolean;
+            /** Text */
+            text: string;
         };
     };
     responses: never;
@@ -13503,6 +14409,885 @@ export interface operations {
             };
         };
     };
+    lists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checklists"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                line_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["neat_hull__model__checklists__OwnLine"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checklists"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                line_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checklists"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_along: {
+        parameters: {
+            query?: {
+                units?: "metric" | "imperial";
+                show?: boolean;
+            };
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                name: "pack" | "rig" | "launch" | "home";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineHidden"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checklists"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                name: "pack" | "rig" | "launch" | "home";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["neat_hull__model__checklists__OwnLine"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checklists"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    care: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CareChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogText"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogText"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogImportRow"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    log_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    log_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_result: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TripResult"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TripAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_logged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTrip"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TripAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    logged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                trip_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptTrip"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_logged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                trip_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TripEntry"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_logged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+                trip_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     money: {
         parameters: {
             query?: never;
@@ -15012,7 +16797,7 @@ export interface operations {
             header?: never;
             path: {
                 setup_id: number;
-                name: "off";
+                name: "off" | "pack" | "rig" | "launch" | "home";
             };
             cookie?: never;
         };

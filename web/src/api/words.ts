@@ -216,6 +216,14 @@ export const CHOICES = {
       "stop"
     ]
   },
+  "CareRow": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "CartFigure": {
     "state": [
       "bare",
@@ -273,6 +281,14 @@ export const CHOICES = {
       "watch",
       "fix",
       "stop"
+    ]
+  },
+  "Checklist": {
+    "name": [
+      "pack",
+      "rig",
+      "launch",
+      "home"
     ]
   },
   "Clash": {
@@ -738,6 +754,18 @@ export const CHOICES = {
       "broke"
     ]
   },
+  "KeptTrip": {
+    "water": [
+      "fresh",
+      "salt"
+    ],
+    "wind": [
+      "calm",
+      "light",
+      "fresh",
+      "strong"
+    ]
+  },
   "KitItem": {
     "goes": [
       "worn",
@@ -847,6 +875,26 @@ export const CHOICES = {
       "after ends",
       "one line",
       "evenly"
+    ]
+  },
+  "LogImportRow": {
+    "does": [
+      "new",
+      "twin"
+    ]
+  },
+  "LogText": {
+    "format": [
+      "json",
+      "csv"
+    ]
+  },
+  "Mark": {
+    "uses": [
+      "0",
+      "1-3",
+      "4-15",
+      "more"
     ]
   },
   "Monitor": {
@@ -976,6 +1024,14 @@ export const CHOICES = {
       "watch",
       "fix",
       "stop"
+    ]
+  },
+  "NamedMark": {
+    "uses": [
+      "0",
+      "1-3",
+      "4-15",
+      "more"
     ]
   },
   "Need": {
@@ -1400,6 +1456,15 @@ export const CHOICES = {
       "plain"
     ]
   },
+  "Tick": {
+    "list": [
+      "off",
+      "pack",
+      "rig",
+      "launch",
+      "home"
+    ]
+  },
   "TiltTest": {
     "water": [
       "fresh",
@@ -1430,6 +1495,24 @@ export const CHOICES = {
       "stands"
     ]
   },
+  "TripEntry": {
+    "water": [
+      "fresh",
+      "salt"
+    ],
+    "wind": [
+      "calm",
+      "light",
+      "fresh",
+      "strong"
+    ]
+  },
+  "TripRow": {
+    "water": [
+      "fresh",
+      "salt"
+    ]
+  },
   "Trolley": {
     "side": [
       "port",
@@ -1437,6 +1520,38 @@ export const CHOICES = {
     ]
   },
   "TroubleMark": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
+  "TroubleRow": {
+    "flag": [
+      "out_of_reach",
+      "broke",
+      "wet",
+      "lost"
+    ]
+  },
+  "UseRow": {
+    "use": [
+      "each cast",
+      "each fish",
+      "hourly",
+      "once",
+      "ashore",
+      "emergency"
+    ],
+    "suggested": [
+      "each cast",
+      "each fish",
+      "hourly",
+      "once",
+      "ashore",
+      "emergency"
+    ],
     "verdict": [
       "fine",
       "watch",
@@ -1919,6 +2034,16 @@ export const USUAL = {
     "kind": "coil",
     "on_body": false
   },
+  "LogText": {
+    "take": []
+  },
+  "Mark": {
+    "out_of_reach": false,
+    "broke": false,
+    "wet": false,
+    "lost": false,
+    "note": ""
+  },
   "MoneyPlan": {
     "currency": "",
     "phases": {},
@@ -1937,6 +2062,16 @@ export const USUAL = {
   "MovesChange": {
     "places": [],
     "fields": {}
+  },
+  "NamedMark": {
+    "out_of_reach": false,
+    "broke": false,
+    "wet": false,
+    "lost": false,
+    "note": ""
+  },
+  "NewTrip": {
+    "sure": false
   },
   "OnBody": {
     "kind": "body",
@@ -1957,8 +2092,12 @@ export const USUAL = {
   "OnWell": {
     "kind": "well"
   },
-  "OwnLine": {
+  "OwnLine-Output": {
     "done": false
+  },
+  "PackUse": {
+    "start_share": 1.0,
+    "went_dark": false
   },
   "Place": {
     "bury_m": 0.0,
@@ -2326,6 +2465,16 @@ export const USUAL = {
   "Trial": {
     "places": []
   },
+  "TripEntry": {
+    "where": "",
+    "water": "fresh",
+    "marks": {},
+    "packs": {},
+    "note": ""
+  },
+  "TripResult": {
+    "sure": false
+  },
   "Trolley": {
     "side": "starboard",
     "over_m": 0.03
@@ -2345,5 +2494,8 @@ export const USUAL = {
   "Wet": {
     "kind": "wet",
     "kg": 0.8
+  },
+  "neat_hull__model__safety__OwnLine": {
+    "done": false
   }
 } as const

@@ -6,6 +6,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
 import { Offline, Refusal, type Schemas } from '@/api/client'
+import { newToken } from '@/kit/token'
 
 export type Edit = Schemas['Edit']
 export type Call =
@@ -47,7 +48,7 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
 
   /** True once it is confirmed, or safe here until the server is back; false where it was refused. */
   function put(setup_id: number, label: string, call: Call): Promise<boolean> {
-    const key = crypto.randomUUID()
+    const key = newToken()
     entries.value = [...entries.value, { key, setup_id, label, call }]
     return new Promise((resolve) => {
       answers.set(key, resolve)
@@ -171,7 +172,7 @@ function claim(): Place {
 }
 
 function named(): string {
-  const tab = crypto.randomUUID()
+  const tab = newToken()
   sessionStorage.setItem(TAB, tab)
   return tab
 }

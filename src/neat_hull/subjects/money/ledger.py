@@ -1,6 +1,7 @@
 """What was paid, is planned, is gone: by thing and by part of the boat, in minor units."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from math import inf
 
 from neat_hull.model.money import KeptPurchase, LedgerRow, PlaceRow
@@ -10,22 +11,46 @@ from neat_hull.rig.evaluated import Evaluated
 _GONE = ("replaced", "lost", "broke")
 
 
-def ledger(ev: Evaluated, purchases: Sequence[KeptPurchase]) -> list[LedgerRow]:
+@dataclass(frozen=True)
+class Logged:
+    """What the log says: how many trips there were, and items that lay unused long enough."""
+
+    trips: int = 0
+    unused: frozenset[int] = frozenset()
+
+
+NOTHING_LOGGED = Logged()
+
+
+def trips_so_far(ev: Evaluated, logged: Logged) -> int | None:
+    """As counted by their owner, or by the log where that has more."""
+    counted = max(ev.setup.money.trips or 0, logged.trips)
+    return counted or ev.setup.money.trips
+
+
+def ledger(
+    ev: Evaluated, purchases: Sequence[KeptPurchase], logged: Logged = NOTHING_LOGGED
+) -> list[LedgerRow]:
     """Every thing, and purchases of what is none; the dearest first."""
     of: dict[int | None, list[KeptPurchase]] = {}
     for one in purchases:
         known = one.thing_id if one.thing_id in ev.setup.things else None
         of.setdefault(known, []).append(one)
-    rows = [_of_a_thing(ev, i, of.get(i, [])) for i in ev.setup.things]
+    rows = [_of_a_thing(ev, i, of.get(i, []), logged) for i in ev.setup.things]
     rows += [_of_none(one) for one in of.get(None, [])]
     return sorted(rows, key=lambda row: (-(row.minor or 0), row.name))
 
 
-def _of_a_thing(ev: Evaluated, thing_id: int, bought: list[KeptPurchase]) -> LedgerRow:
-    thing, trips = ev.thing(thing_id), ev.setup.money.trips
+def _of_a_thing(
+    ev: Evaluated, thing_id: int, bought: list[KeptPurchase], logged: Logged
+) -> LedgerRow:
+    thing, trips = ev.thing(thing_id), trips_so_far(ev, logged)
     cost = sum(one.minor for one in bought) if bought else minor(thing.price)
     resale = sum(one.resale_minor for one in bought)
-    had = thing.bought or bool(bought)
+    had, unused = thing.bought or bool(bought), thing_id in logged.unused
+    wasted = sum(map(wasted_minor, bought))
+    if unused and had and cost:
+        wasted = max(wasted, cost - resale)
     return LedgerRow(
         thing_id=thing_id,
         name=thing.name,
@@ -35,7 +60,8 @@ def _of_a_thing(ev: Evaluated, thing_id: int, bought: list[KeptPurchase]) -> Led
         paid=bool(bought),
         resale_minor=resale,
         per_trip_minor=max(0, cost - resale) // trips if trips and had and cost else None,
-        wasted_minor=sum(map(wasted_minor, bought)),
+        wasted_minor=wasted,
+        unused=unused,
         purchases=bought,
     )
 
@@ -44,7 +70,7 @@ def _of_none(one: KeptPurchase) -> LedgerRow:
     return LedgerRow(
         thing_id=None, name=one.what or "Something", where=None, bought=True, minor=one.minor,
         paid=True, resale_minor=one.resale_minor, wasted_minor=wasted_minor(one),
-        per_trip_minor=None, purchases=[one],
+        unused=False, per_trip_minor=None, purchases=[one],
     )  # fmt: skip
 
 

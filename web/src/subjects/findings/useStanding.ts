@@ -5,6 +5,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref } from 'vue'
 import { api } from '@/api/client'
+import { newToken } from '@/kit/token'
 
 const AGAIN_MS = 1000
 
@@ -30,7 +31,7 @@ export function useStanding() {
   /** The name to ask under, and what ends it; whatever was asked before is hung up on. */
   function begin(setup_id: number): { name: string; signal: AbortSignal } {
     hangUp()
-    about = { setup_id, name: crypto.randomUUID() }
+    about = { setup_id, name: newToken() }
     stopper = new AbortController()
     resume()
     return { name: about.name, signal: stopper.signal }

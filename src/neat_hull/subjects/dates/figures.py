@@ -5,7 +5,9 @@ from datetime import date
 from neat_hull.model.dates import DateRow, Dates
 from neat_hull.model.said import Verdict
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.subjects.dates.due import days_left, due_on, stops
+from neat_hull.subjects.dates.due import days_left, due_on, months_on, stops
+
+__all__ = ["dates", "months_on"]
 
 
 def dates(ev: Evaluated) -> Dates:

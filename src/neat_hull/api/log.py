@@ -1,0 +1,205 @@
+"""The log: trips told on a phone, what they teach, care, and the log in and out as files."""
+
+from datetime import date
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Response
+from fastapi import Path as PathParam
+from pydantic import Field
+
+from neat_hull.api.answers import Written
+from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.log import (
+    boarded,
+    file_trips,
+    plan_log,
+    require_aboard,
+    require_told,
+    take_log_in,
+)
+from neat_hull.editing.steps import beside_of
+from neat_hull.files.log_csv import read_log_table, write_log_table
+from neat_hull.files.log_json import read_log, write_log
+from neat_hull.files.trip_text import read_trip_text
+from neat_hull.model.base import Model
+from neat_hull.model.log import CareDone, KeptTrip, TripEntry
+from neat_hull.model.log_figures import LogImportRow, LogPage, TripAnswer
+from neat_hull.model.log_file import FileTrip
+from neat_hull.model.setup import Day, require_day
+from neat_hull.model.ticks import Tick
+from neat_hull.store.connect import Connection, transaction
+from neat_hull.store.log import (
+    add_trip,
+    change_trip,
+    drop_trip,
+    keep_care,
+    list_trips,
+    load_log,
+    load_trip,
+    twin_of,
+)
+from neat_hull.store.rows import require_thing
+from neat_hull.store.setups import load_setup
+from neat_hull.store.ticks import keep_tick
+from neat_hull.subjects.log.full import learned
+from neat_hull.whole.evaluate import evaluated
+
+TripId = Annotated[int, PathParam(ge=1, le=2**62)]
+router = APIRouter(prefix="/setups/{setup_id}/log", tags=["log"], route_class=Written)
+
+
+class NewTrip(Model):
+    """A trip to keep; sure: even if it looks like one that is there."""
+
+    entry: TripEntry
+    sure: bool = False
+
+
+class TripResult(Model):
+    """Text that the page to take along gave back."""
+
+    text: str = Field(min_length=1, max_length=60_000)
+    sure: bool = False
+
+
+class CareChange(Model):
+    """How often something is looked after, all null for as is usual, and when it was last.
+
+    thing_id null: of the boat.
+    """
+
+    what: str = Field(min_length=1, max_length=80)
+    thing_id: int | None = Field(default=None, ge=1, le=2**62)
+    every_trips: int | None = Field(default=None, ge=1, le=1000)
+    every_salt: int | None = Field(default=None, ge=1, le=1000)
+    every_hours: float | None = Field(default=None, gt=0, le=10000)
+    every_months: int | None = Field(default=None, ge=1, le=240)
+    done_on: Day | None = None
+
+
+class LogText(Model):
+    """The text of a log file, and which of its trips to keep, by their numbers."""
+
+    text: str
+    format: Literal["json", "csv"]
+    take: list[int] = Field(default=[], max_length=5000)
+
+
+@router.get("")
+def log(setup_id: SetupId, db: Db) -> LogPage:
+    """Trips, the newest first, and what they teach of this setup's gear."""
+    stored = load_setup(db, setup_id)
+    ev = evaluated(stored.setup, beside_of(stored))
+    today = date.today().isoformat()
+    return LogPage(trips=list_trips(db), learned=learned(ev, load_log(db), stored.boat_id, today))
+
+
+@router.post("/trips")
+def add_logged(setup_id: SetupId, body: NewTrip, db: Db) -> TripAnswer:
+    """Keep a trip of this setup as it is now; one that looks to be there is asked about first."""
+    require_told(body.entry)
+    with transaction(db):
+        return _kept(db, setup_id, body.entry, body.sure)
+
+
+@router.post("/read")
+def read_result(setup_id: SetupId, body: TripResult, db: Db) -> TripAnswer:
+    """A trip, and ticks, out of text that the page to take along gave back."""
+    read = read_trip_text(body.text)
+    require_told(read.entry)
+    with transaction(db):
+        answer = _kept(db, read.setup_id or setup_id, read.entry, body.sure, setup_id)
+        if answer.kept is not None:
+            for name, lines in read.done.items():
+                for line in lines:
+                    tick = Tick(list=name, line=line, done=True)
+                    keep_tick(db, read.setup_id or setup_id, tick)
+        return answer
+
+
+@router.get("/trips/{trip_id}")
+def logged(setup_id: SetupId, trip_id: TripId, db: Db) -> KeptTrip:
+    """A trip with all that was aboard."""
+    load_setup(db, setup_id)
+    return load_trip(db, trip_id)
+
+
+@router.put("/trips/{trip_id}")
+def change_logged(setup_id: SetupId, trip_id: TripId, body: TripEntry, db: Db) -> LogPage:
+    """What is told of it now."""
+    require_told(body)
+    with transaction(db):
+        require_aboard(load_trip(db, trip_id), body)
+        change_trip(db, trip_id, body)
+    return log(setup_id, db)
+
+
+@router.delete("/trips/{trip_id}")
+def drop_logged(setup_id: SetupId, trip_id: TripId, db: Db) -> LogPage:
+    """Gone for good."""
+    with transaction(db):
+        drop_trip(db, trip_id)
+    return log(setup_id, db)
+
+
+@router.put("/care")
+def care(setup_id: SetupId, body: CareChange, db: Db) -> LogPage:
+    """When something was looked after, and how often it is to be."""
+    require_day("done_on", body.done_on)
+    with transaction(db):
+        require_thing(db, body.thing_id)
+        boat_id = load_setup(db, setup_id).boat_id if body.thing_id is None else None
+        keep_care(db, CareDone(**body.model_dump(), boat_id=boat_id))
+    return log(setup_id, db)
+
+
+@router.get("/log.json")
+def log_json(setup_id: SetupId, db: Db) -> Response:
+    """All trips with their items as JSON."""
+    load_setup(db, setup_id)
+    return _file(write_log(file_trips(db)), "application/json", "log.json")
+
+
+@router.get("/log.csv")
+def log_csv(setup_id: SetupId, db: Db) -> Response:
+    """A row for each item of each trip."""
+    load_setup(db, setup_id)
+    return _file(write_log_table(file_trips(db)), "text/csv; charset=utf-8", "log.csv")
+
+
+@router.post("/import/preview")
+def preview_log(setup_id: SetupId, body: LogText, db: Db) -> list[LogImportRow]:
+    """What each trip of a file would do; nothing is changed."""
+    return plan_log(db, load_setup(db, setup_id), _read(body))
+
+
+@router.post("/import")
+def import_log(setup_id: SetupId, body: LogText, db: Db) -> LogPage:
+    """Keep the trips that were asked for, all or none."""
+    trips = _read(body)
+    with transaction(db):
+        take_log_in(db, load_setup(db, setup_id), trips, body.take)
+    return log(setup_id, db)
+
+
+def _read(body: LogText) -> list[FileTrip]:
+    return read_log(body.text) if body.format == "json" else read_log_table(body.text)
+
+
+def _file(text: str, kind: str, name: str) -> Response:
+    attached = {"content-disposition": f'attachment; filename="{name}"'}
+    return Response(text, media_type=kind, headers=attached)
+
+
+def _kept(
+    db: Connection, setup_id: int, entry: TripEntry, sure: bool, shown: int | None = None
+) -> TripAnswer:
+    """In the transaction of the caller. shown: the setup that the page is asked for."""
+    stored = load_setup(db, setup_id)
+    ev = evaluated(stored.setup, beside_of(stored))
+    aboard = boarded(stored, ev, entry)
+    twin = None if sure else twin_of(db, entry, stored.setup.name)
+    kept = add_trip(db, entry, aboard) if twin is None else None
+    page = log(shown or setup_id, db)
+    alike = next((row for row in page.trips if row.trip_id == twin), None)
+    return TripAnswer(kept=kept, twin=alike, page=page)
