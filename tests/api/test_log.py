@@ -246,12 +246,12 @@ def test_a_bad_file_says_where_and_changes_nothing(
 
 def test_care_that_is_done_is_over_and_goes_into_the_calendar(client: TestClient) -> None:
     due = client.get(f"{V1}/dates/calendar.ics").text
-    assert "Pedal drive: Oil" in due.replace("\r\n ", "")
+    assert "Pedal drive: oil" in due.replace("\r\n ", "")
     done = {"what": "drive", "thing_id": 2, "done_on": date.today().isoformat()}
     page = client.put(f"{V1}/log/care", json=done).json()
     row = next(one for one in page["learned"]["care"] if one["key"] == "drive:2")
     assert (row["hours"], row["verdict"], row["usual"]) == (0.0, "fine", True)
-    assert "Pedal drive: Oil" not in client.get(f"{V1}/dates/calendar.ics").text.replace(
+    assert "Pedal drive: oil" not in client.get(f"{V1}/dates/calendar.ics").text.replace(
         "\r\n ", ""
     )
     own = client.put(f"{V1}/log/care", json={"what": "Wax the cords", "every_trips": 3}).json()

@@ -12,6 +12,7 @@ import { gear, shapes } from '@/subjects/gear'
 import { glide } from '@/subjects/glide'
 import { haul } from '@/subjects/haul'
 import { hold } from '@/subjects/hold'
+import { log } from '@/subjects/log'
 import { money } from '@/subjects/money'
 import { power } from '@/subjects/power'
 import { reach } from '@/subjects/reach'
@@ -35,6 +36,7 @@ export const SCREENS: Screen[] = [
   fixing,
   work,
   haul,
+  log,
   money,
   compare,
 ]

@@ -9,11 +9,15 @@ from neat_hull.model.log import Log
 from neat_hull.model.log_figures import CareRow
 from neat_hull.model.said import Said, plain
 from neat_hull.model.setup import OnThing
-from neat_hull.model.thing import Thing
+from neat_hull.model.thing import Serves, Thing
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.dates.figures import dates
 from neat_hull.subjects.haul.figures import on_land
 
+# What is had on oneself as one pushes off.
+_ON_YOU: dict[Serves, str] = {
+    "whistle": "on you", "call": "on, charged, on you", "knife": "on you",
+}  # fmt: skip
 Line = tuple[str, Said, int | None, int]  # key, words, item, depth
 
 
@@ -104,10 +108,8 @@ def _rig(ev: Evaluated) -> Iterator[Line]:
             continue
         if isinstance(on, OnThing) and thing.long:
             yield f"rig {i}", Said.of(f"{ev.name(i)} into {ev.name(on.thing)}"), i, 0
-        elif thing.mounted or thing.part is not None:
+        elif thing.mounted or thing.part in ("seat", "drive", "rudder"):
             yield f"rig {i}", Said.of(f"{ev.name(i)} on, and tight"), i, 0
-        elif not isinstance(on, OnThing):
-            yield f"rig {i}", Said.of(f"{ev.name(i)}: {ev.where_is(i).lower()}"), i, 0
     yield from _of(ev, "connect", "Connect {}; all it feeds works", lambda thing: thing.battery)
     leashed = [
         i for i in ev.setup.places if ev.thing(i).fixing.leashed or i in ev.setup.safety.leashes
@@ -132,9 +134,17 @@ def _launch(ev: Evaluated) -> Iterator[Line]:
         yield "hatches", Said.of(f"Hatches shut: {plain(', '.join(hatches))}"), None, 0
     vests = list(_of(ev, "wear", "{}: on, and closed", lambda thing: "PFD" in thing.serves))
     yield from vests or [("wear", Said.of("Life jacket (PFD): on, and closed"), None, 0)]
-    yield from _of(ev, "whistle", "{}: on you", lambda thing: "whistle" in thing.serves)
-    yield from _of(ev, "call", "{}: on, charged, on you", lambda thing: "call" in thing.serves)
-    yield from _of(ev, "knife", "{}: on you", lambda thing: "knife" in thing.serves)
+    for i in _from_bow(ev, ev.setup.places):
+        serves, name = ev.thing(i).serves, ev.name(i)
+        for service, words in _ON_YOU.items():
+            if service in serves:
+                worn = f"{name}: its {service} is on it"
+                yield (
+                    f"{service} {i}",
+                    Said.of(worn if "PFD" in serves else f"{name}: {words}"),
+                    i,
+                    0,
+                )
     yield from _of(ev, "lamp", "{}: try it", lambda thing: thing.lamp)
     yield from _of(
         ev, "spare", "{}: where you can get at it", lambda thing: "spare paddle" in thing.serves
@@ -166,7 +176,7 @@ def _home(ev: Evaluated, log: Log, care: Sequence[CareRow]) -> Iterator[Line]:
     for row in care:
         if row.verdict != "fine" and row.what != "rinse":
             called = "" if row.thing_id is None else f"{ev.name(row.thing_id)}: "
-            yield f"care {row.key}", Said.of(called + plain(row.words)), row.thing_id, 0
+            yield f"care {row.uid[:36]}", Said.of(called + plain(row.words)), row.thing_id, 0
     yield "log", Said.of("Write the trip into the log"), None, 0
 
 

@@ -55,5 +55,5 @@ OF_THE_BOAT: dict[str, Usual] = {
         months=12,
     ),
 }
-OF_A_REEL = {"reel": Usual("Reel: drag and grease", trips=25, salt=10)}
-OF_A_DRIVE = {"drive": Usual("Oil, or grease its hinge", hours=50.0)}
+OF_A_REEL = {"reel": Usual("grease the reel, try its drag", trips=25, salt=10)}
+OF_A_DRIVE = {"drive": Usual("oil it, or grease its hinge", hours=50.0)}

@@ -9,6 +9,7 @@ import { told } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
+import LearnedNote from '@/setup/LearnedNote.vue'
 import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
@@ -238,6 +239,7 @@ const template = (key: string, form = 'pdf', inside = false) =>
           described.
         </p>
       </TopicFindings>
+      <LearnedNote of="proved" />
       <p v-if="asked.trouble.value" class="stop" role="alert">{{ asked.trouble.value }}</p>
       <div v-if="full" class="card pad">
         <p>

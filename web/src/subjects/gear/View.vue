@@ -10,6 +10,7 @@ import { COLUMNS, type GearColumn, type GearGroup } from './columns'
 import CatalogDialog from './CatalogDialog.vue'
 import GearTable from './GearTable.vue'
 import TableImportDialog from './TableImportDialog.vue'
+import LearnedNote from '@/setup/LearnedNote.vue'
 import ThingDialog from '@/setup/ThingDialog.vue'
 import { KINDS } from '@/setup/thingWords'
 import { useLook } from '@/setup/look'
@@ -217,6 +218,7 @@ async function take(text: string, take_good: boolean): Promise<void> {
         >
       </template>
     </p>
+    <LearnedNote of="uses" />
     <ThingDialog
       v-model="open"
       :thing="editing === null ? null : (store.things[String(editing)] ?? null)"

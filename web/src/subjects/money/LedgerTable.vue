@@ -86,7 +86,10 @@ function addOther(): void {
           <td v-if="rows.some((one) => one.per_trip_minor != null)" class="num wide soft">
             {{ row.per_trip_minor == null ? '' : showMoney(row.per_trip_minor) }}
           </td>
-          <td class="num wide">{{ row.wasted_minor ? showMoney(row.wasted_minor) : '' }}</td>
+          <td class="num wide">
+            {{ row.wasted_minor ? showMoney(row.wasted_minor) : '' }}
+            <span v-if="row.unused" class="soft">unused</span>
+          </td>
           <td>
             <button
               v-if="row.thing_id != null"

@@ -100,7 +100,11 @@ const drop = (row: Kept) =>
             :value="plan.trips"
             data-testid="trips"
             @change="take({ trips: typed($event) })"
-        /></label>
+          />
+          <span v-if="page.answer.value?.logged" class="soft" data-testid="logged"
+            >{{ page.answer.value.logged }} in the log</span
+          ></label
+        >
       </div>
       <p v-if="page.trouble.value" class="stop" role="alert">{{ page.trouble.value }}</p>
       <ChoiceGroup

@@ -9,6 +9,7 @@ import { wireOf, wiresOf, worstByWire } from '@/drawing/wires'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
+import LearnedNote from '@/setup/LearnedNote.vue'
 import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
@@ -251,6 +252,7 @@ const aboard = computed(() => [...store.places.keys()])
       >
         <p class="soft">Suggestions that can be tried stand with the findings on the Bench.</p>
       </TopicFindings>
+      <LearnedNote of="draws" />
     </section>
     <section ref="day" class="card day" aria-label="The day">
       <p v-if="asked.trouble.value || full?.trouble" class="stop" role="alert">

@@ -1,0 +1,436 @@
+<script setup lang="ts">
+/** A trip in two minutes: the day, the hours, and one tap an item. What is blank was not said. */
+import { useOnline } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { CHOICES } from '@/api/words'
+import { pick, ticked, typed } from '@/kit/heard'
+import QuantityInput from '@/kit/QuantityInput.vue'
+import { useLook } from '@/setup/look'
+import { useSetup } from '@/setup/useSetup'
+import { draftOf, freshDraft, useDraftTrip, type Draft, type Entry } from './useDraftTrip'
+import { FLAG_WORD, FLAGS, USES_WORD } from './words'
+
+const props = defineProps<{
+  /** one that is there, to be changed; null: a new one of the open setup */
+  trip: Schemas['KeptTrip'] | null
+}>()
+const emit = defineEmits<{ kept: [page: Schemas['LogPage']]; close: [] }>()
+
+const SHARES = [0, 0.1, 0.25, 0.4, 0.5, 0.6, 0.75, 0.9, 1]
+const store = useSetup()
+const look = useLook()
+const setup_id = computed(() => store.kept!.setup_id)
+const key = computed(() => (props.trip ? `trip ${props.trip.trip_id}` : `setup ${setup_id.value}`))
+const { draft, begun, set, mark, pack, drop } = useDraftTrip(key, () =>
+  props.trip ? draftOf(props.trip) : freshDraft(store.kept!.setup),
+)
+
+const items = computed<[string, string][]>(() =>
+  props.trip
+    ? Object.entries(props.trip.marks).map(([id, one]) => [id, one.name])
+    : store.aboardByName.map((id) => [String(id), store.nameOf(id)]),
+)
+const batteries = computed(() => items.value.filter(([id]) => store.things[id]?.battery))
+const markOf = (id: string) => draft.value.marks?.[id]
+const packOf = (id: string) => draft.value.packs?.[id]
+const unsaid = computed(() => items.value.filter(([id]) => markOf(id)?.uses == null))
+
+const open = ref<Record<string, boolean>>({})
+const trouble = ref('')
+const waits = ref(false)
+const sending = ref(false)
+const twin = ref<Schemas['TripRow'] | null>(null)
+const online = useOnline()
+watch(key, () => {
+  trouble.value = ''
+  twin.value = null
+  waits.value = false
+})
+watch(online, (now) => {
+  if (now && waits.value) void save(false)
+})
+
+function restUnused(): void {
+  const marks = { ...draft.value.marks }
+  for (const [id] of unsaid.value)
+    marks[id] = {
+      ...(marks[id] ?? { out_of_reach: false, broke: false, wet: false, lost: false, note: '' }),
+      uses: '0',
+    }
+  set({ marks })
+}
+const whole = (from: Draft): Entry | null =>
+  from.hours == null ? null : { ...from, hours: from.hours }
+
+async function save(sure: boolean): Promise<void> {
+  const entry = whole(draft.value)
+  if (!entry) {
+    trouble.value = 'Say how many hours you were on the water.'
+    return
+  }
+  const path = { setup_id: setup_id.value }
+  sending.value = true
+  try {
+    if (props.trip) {
+      const params = { path: { ...path, trip_id: props.trip.trip_id } }
+      const page = await ask(
+        api.PUT('/api/v1/setups/{setup_id}/log/trips/{trip_id}', { params, body: entry }),
+      )
+      done(page)
+      return
+    }
+    const answer = await ask(
+      api.POST('/api/v1/setups/{setup_id}/log/trips', { params: { path }, body: { entry, sure } }),
+    )
+    twin.value = answer.twin
+    if (answer.kept != null) done(answer.page)
+  } catch (error) {
+    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    waits.value = error instanceof Offline
+    trouble.value = waits.value
+      ? 'Not sent yet: it is kept in this browser, and goes out when the server can be reached.'
+      : error.message
+  } finally {
+    sending.value = false
+  }
+}
+function done(page: Schemas['LogPage']): void {
+  drop()
+  twin.value = null
+  waits.value = false
+  trouble.value = ''
+  emit('kept', page)
+}
+function discard(): void {
+  drop()
+  twin.value = null
+  emit('close')
+}
+</script>
+
+<template>
+  <form class="trip" aria-label="A trip" data-testid="trip-form" @submit.prevent="save(false)">
+    <div class="head">
+      <h2>{{ trip ? `Trip of ${trip.on_day}` : 'Log a trip' }}</h2>
+      <button type="button" class="small" @click="emit('close')">Close</button>
+    </div>
+    <p class="soft">
+      What you leave blank counts as not said, never as not used. A second tap takes a mark back.
+    </p>
+    <div class="fields">
+      <label
+        >Day<input
+          type="date"
+          required
+          :value="draft.on_day"
+          data-testid="trip-day"
+          @change="pick($event) && set({ on_day: pick($event) })"
+      /></label>
+      <label
+        >Hours on the water<input
+          inputmode="decimal"
+          :value="draft.hours"
+          data-testid="trip-hours"
+          @input="set({ hours: typed($event) })"
+      /></label>
+      <label
+        >Out at<input
+          type="time"
+          :value="draft.out_at"
+          @change="set({ out_at: pick($event) || null })"
+      /></label>
+      <label
+        >Where<input
+          maxlength="80"
+          :value="draft.where"
+          data-testid="trip-where"
+          @input="set({ where: pick($event) })"
+      /></label>
+      <label
+        >Water<select :value="draft.water" @change="set({ water: pick($event) as Entry['water'] })">
+          <option v-for="one in CHOICES.TripEntry.water" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label
+        >Wind<select
+          :value="draft.wind ?? ''"
+          @change="set({ wind: (pick($event) || null) as Entry['wind'] })"
+        >
+          <option value="">not said</option>
+          <option v-for="one in CHOICES.TripEntry.wind" :key="one">{{ one }}</option>
+        </select></label
+      >
+      <label
+        >Water temperature<QuantityInput
+          :model-value="draft.water_temp_c ?? null"
+          kind="warmth"
+          :units="look.units"
+          label="Water temperature"
+          optional
+          @update:model-value="set({ water_temp_c: $event })"
+      /></label>
+    </div>
+    <fieldset v-for="[id, name] in batteries" :key="`pack ${id}`">
+      <legend>{{ name }}: charge</legend>
+      <div class="fields">
+        <label
+          >At the start<select
+            :value="packOf(id)?.start_share ?? 1"
+            @change="pack(id, { start_share: Number(pick($event)) })"
+          >
+            <option v-for="one in SHARES" :key="one" :value="one">{{ 100 * one }} %</option>
+          </select></label
+        >
+        <label
+          >Left<select
+            :value="packOf(id)?.left_share ?? ''"
+            :data-testid="`left-${id}`"
+            @change="pack(id, { left_share: pick($event) === '' ? null : Number(pick($event)) })"
+          >
+            <option value="">not said</option>
+            <option v-for="one in SHARES" :key="one" :value="one">{{ 100 * one }} %</option>
+          </select></label
+        >
+        <label class="check"
+          ><input
+            type="checkbox"
+            :checked="packOf(id)?.went_dark"
+            @change="pack(id, { went_dark: ticked($event) })"
+          />
+          ran out</label
+        >
+      </div>
+    </fieldset>
+    <div class="head">
+      <h3>How often each was used</h3>
+      <span class="soft" data-testid="unsaid">{{ unsaid.length }} not said</span>
+    </div>
+    <p v-if="!items.length" class="soft">
+      Nothing is aboard in this setup: put gear on the boat on the Bench.
+    </p>
+    <ul>
+      <li v-for="[id, name] in items" :key="id">
+        <span class="name">{{ name }}</span>
+        <span class="taps" role="group" :aria-label="`${name}: uses`">
+          <button
+            v-for="one in CHOICES.Mark.uses"
+            :key="one"
+            type="button"
+            :aria-pressed="markOf(id)?.uses === one"
+            :data-testid="`uses-${id}-${one}`"
+            @click="mark(id, { uses: markOf(id)?.uses === one ? null : one })"
+          >
+            {{ USES_WORD[one] }}
+          </button>
+          <button
+            type="button"
+            class="more"
+            :aria-expanded="!!open[id]"
+            :aria-label="`${name}: what went wrong`"
+            @click="open[id] = !open[id]"
+          >
+            {{ FLAGS.filter((one) => markOf(id)?.[one]).length ? '!' : '…' }}
+          </button>
+        </span>
+        <span v-if="open[id]" class="flags">
+          <span class="taps" role="group" :aria-label="`${name}: what went wrong`">
+            <button
+              v-for="one in FLAGS"
+              :key="one"
+              type="button"
+              :aria-pressed="!!markOf(id)?.[one]"
+              @click="mark(id, { [one]: !markOf(id)?.[one] })"
+            >
+              {{ FLAG_WORD[one] }}
+            </button>
+          </span>
+          <input
+            :value="markOf(id)?.note ?? ''"
+            maxlength="200"
+            placeholder="note"
+            :aria-label="`${name}: note`"
+            @input="mark(id, { note: pick($event) })"
+          />
+        </span>
+      </li>
+    </ul>
+    <button v-if="unsaid.length" type="button" class="small" @click="restUnused">
+      The rest: not used
+    </button>
+    <label class="note"
+      >Note<textarea
+        rows="2"
+        maxlength="2000"
+        :value="draft.note"
+        @input="set({ note: pick($event) })"
+      ></textarea>
+    </label>
+    <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
+    <div v-if="twin" class="twin" role="alertdialog" aria-label="The same trip twice?">
+      <p>
+        There is a trip of this setup on {{ twin.on_day }} already, {{ twin.hours }} h. Is this the
+        same one?
+      </p>
+      <button type="button" @click="discard">Same one: discard</button>
+      <button type="button" data-testid="keep-both" @click="save(true)">Keep both</button>
+    </div>
+    <div class="acts">
+      <button type="submit" class="main" :disabled="sending" data-testid="save-trip">
+        {{ sending ? 'Saving…' : 'Save trip' }}
+      </button>
+      <button v-if="begun" type="button" @click="discard">Discard</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.head,
+.acts {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  justify-content: space-between;
+}
+h2,
+h3 {
+  margin: 0;
+}
+h3 {
+  font-size: 14px;
+}
+p {
+  margin: 6px 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 10px;
+  align-items: end;
+}
+.fields label {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  color: var(--soft);
+  font-size: 12px;
+}
+.fields .check {
+  flex-direction: row;
+  gap: 6px;
+  align-items: center;
+  min-height: 36px;
+}
+input:not([type='checkbox']),
+select,
+textarea {
+  box-sizing: border-box;
+  width: 100%;
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 7px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+}
+textarea {
+  padding: 6px 8px;
+}
+.note {
+  display: block;
+  margin-top: 8px;
+  color: var(--soft);
+  font-size: 12px;
+}
+fieldset {
+  margin: 10px 0;
+  padding: 0;
+  border: 0;
+}
+legend {
+  padding: 0 0 2px;
+  font-weight: 600;
+}
+ul {
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 8px;
+  align-items: center;
+  padding: 3px 0;
+  border-top: 1px solid var(--line);
+}
+.flags {
+  display: grid;
+  grid-column: 1 / -1;
+  gap: 4px;
+}
+.taps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+button {
+  min-height: 32px;
+  padding: 0 10px;
+  border: 1px solid var(--line);
+  border-radius: 7px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+button[aria-pressed='true'],
+.main {
+  border-color: var(--ink);
+  background: var(--ink);
+  color: var(--on-ink);
+}
+.taps button {
+  min-width: 42px;
+}
+.taps .more {
+  min-width: 32px;
+  padding: 0 6px;
+}
+.twin {
+  padding: 8px 10px;
+  border: 1px solid var(--fix-mark);
+  border-radius: 8px;
+}
+.twin button {
+  margin-right: 8px;
+}
+.acts {
+  position: sticky;
+  bottom: 0;
+  justify-content: flex-start;
+  padding: 8px 0;
+  background: var(--card);
+}
+@media (max-width: 600px) {
+  button {
+    min-height: 44px;
+  }
+  input:not([type='checkbox']),
+  select {
+    min-height: 44px;
+  }
+  li {
+    grid-template-columns: 1fr;
+  }
+  .taps button {
+    flex: 1 1 44px;
+  }
+  /* Down to the groups of screens, over what scrolls under it. */
+  .acts {
+    bottom: -12px;
+    padding-bottom: 14px;
+  }
+}
+</style>

@@ -1,0 +1,80 @@
+/** A trip as it is being told: kept in the browser until the server has it, over reloads and without
+ * a network. */
+import { useLocalStorage } from '@vueuse/core'
+import { computed, type Ref } from 'vue'
+import type { Schemas } from '@/api/client'
+
+export type Entry = Schemas['TripEntry']
+export type Mark = Schemas['Mark']
+export type Pack = Schemas['PackUse']
+export type Draft = Omit<Entry, 'hours'> & { hours: number | null }
+
+const today = () => {
+  const now = new Date()
+  const two = (n: number) => String(n).padStart(2, '0')
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
+}
+
+export const NOTHING: Mark = {
+  uses: null,
+  out_of_reach: false,
+  broke: false,
+  wet: false,
+  lost: false,
+  note: '',
+}
+
+export function freshDraft(setup: Schemas['Setup']): Draft {
+  return {
+    on_day: today(),
+    out_at: null,
+    hours: null,
+    where: '',
+    water: setup.water,
+    wind: null,
+    water_temp_c: null,
+    marks: {},
+    packs: {},
+    note: '',
+  }
+}
+
+export function draftOf(trip: Schemas['KeptTrip']): Draft {
+  const marks: Record<string, Mark> = {}
+  for (const [id, { uses, out_of_reach, broke, wet, lost, note }] of Object.entries(trip.marks)) {
+    const mark = { uses, out_of_reach, broke, wet, lost, note }
+    if (says(mark)) marks[id] = mark
+  }
+  const { on_day, out_at, hours, where, water, wind, water_temp_c, packs, note } = trip
+  return { on_day, out_at, hours, where, water, wind, water_temp_c, marks, packs, note }
+}
+
+const without = <T>(rows: Record<string, T>, key: string): Record<string, T> =>
+  Object.fromEntries(Object.entries(rows).filter(([name]) => name !== key))
+const says = (mark: Mark) => JSON.stringify(mark) !== JSON.stringify(NOTHING)
+
+// Written as it is typed, and beyond the life of a form: one that closes as it saves would not be.
+const all = useLocalStorage<Record<string, Draft>>('neat-hull-trips-told', {}, { flush: 'sync' })
+
+/** Of one setup, or of one trip that is there. */
+export function useDraftTrip(key: Ref<string>, fresh: () => Draft) {
+  const draft = computed(() => all.value[key.value] ?? fresh())
+  const begun = computed(() => key.value in all.value)
+
+  function set(fields: Partial<Draft>): void {
+    all.value = { ...all.value, [key.value]: { ...draft.value, ...fields } }
+  }
+  function mark(id: string, fields: Partial<Mark>): void {
+    const now = { ...NOTHING, ...draft.value.marks?.[id], ...fields }
+    const others = without(draft.value.marks ?? {}, id)
+    set({ marks: says(now) ? { ...others, [id]: now } : others })
+  }
+  function pack(id: string, fields: Partial<Pack>): void {
+    const was = draft.value.packs?.[id] ?? { start_share: 1, left_share: null, went_dark: false }
+    set({ packs: { ...draft.value.packs, [id]: { ...was, ...fields } } })
+  }
+  function drop(): void {
+    all.value = without(all.value, key.value)
+  }
+  return { draft, begun, set, mark, pack, drop }
+}
