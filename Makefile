@@ -97,6 +97,7 @@ bench: install build chromium
 	@$(BIN)/python -m benchmarks.capsize
 	@$(BIN)/python -m benchmarks.haul
 	@$(BIN)/python -m benchmarks.day
+	@$(BIN)/python -m benchmarks.log
 	@$(BIN)/python -m benchmarks.drag
 
 # Fresh pictures for the README, from the demo data.

@@ -36,6 +36,8 @@ ROWS = {
     "fixing dragged": Row("40 mounts, one of them dragged", None, None, 1),
     "fixing cold": Row("40 mounts, all anew", None, None, None),
     "fixing full": Row("40 mounts in full", None, None, None),
+    "log read": Row("500 trips of 80 items, read", None, None, None),
+    "log learned": Row("the same, and all that they teach", None, None, 100),
     "glide waves": Row("cut, and waves of 12 speeds, 25 stations", None, None, 15),
     "glide waves converged": Row("the same, converged", None, None, None),
     "glide grid": Row("read off between attitudes", None, None, None),

@@ -7,8 +7,8 @@ from playwright.sync_api import Page, sync_playwright
 from tests.servers import CHROMIUM, FLAGS, ServerThread
 
 TARGET = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
-SCREENS = ("bench", "boat", "angler", "gear", "afloat", "reach", "glide", "hold", "safety", "day",
-           "power", "sonar", "fixing", "work", "haul", "money")  # fmt: skip
+SCREENS = ("bench", "boat", "gear", "afloat", "reach", "glide", "hold", "safety", "day",
+           "power", "sonar", "fixing", "work", "haul", "log", "money")  # fmt: skip
 
 
 def settle(page: Page) -> None:
@@ -39,7 +39,7 @@ def judge(page: Page) -> None:
 
 
 def main() -> None:
-    """Write one PNG a view at 1280x800, and the bench on a phone."""
+    """Write one PNG a view at 1280x800, and a trip told on a phone."""
     TARGET.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         server = ServerThread(Path(folder) / "shots.sqlite")
@@ -74,6 +74,9 @@ def main() -> None:
                 page.get_by_test_id("day-charts").wait_for()
             if screen == "haul":
                 page.get_by_test_id("cart-scene").wait_for()
+            if screen == "log":
+                page.get_by_text("Learned", exact=True).click()
+                page.get_by_test_id("measured-w").wait_for()
             if screen == "money":
                 page.get_by_text("Phases of the build", exact=True).click()
                 page.get_by_test_id("phases").wait_for()
@@ -81,10 +84,13 @@ def main() -> None:
         page.goto(f"{server.url}/bench")
         settle(page)
         judge(page)
-        page.goto(f"{server.url}/bench")
-        settle(page)
         page.set_viewport_size({"width": 390, "height": 844})
-        page.screenshot(path=TARGET / "bench-phone.png")
+        page.goto(f"{server.url}/log")
+        settle(page)
+        page.get_by_test_id("tell").click()
+        page.get_by_test_id("uses-12-0").click()
+        page.get_by_test_id("uses-6-4-15").click()
+        page.screenshot(path=TARGET / "log-phone.png")
         browser.close()
         server.stop()
 

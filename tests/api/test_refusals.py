@@ -34,7 +34,7 @@ def client(data: Path) -> Iterator[TestClient]:
 def at(path: str, setup: object = 1) -> str:
     """A path with its places filled in."""
     filled = path.replace("{setup_id}", str(setup)).replace("{thing_id}", "9")
-    filled = filled.replace("{other_id}", "8")
+    filled = filled.replace("{other_id}", "8").replace("{trip_id}", "1")
     return filled.replace("{figure}", "gm").replace("{number}", "0").replace("{photo_id}", "1")
 
 

@@ -8,8 +8,9 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.float_plan import float_plan
-from neat_hull.api.state import Db, SetupId
+from neat_hull.api.state import Db, SetupId, draw
 from neat_hull.editing.steps import beside_of
+from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.said_text import Units, said
 from neat_hull.files.take_along import TakeAlong, policy, write_take_along
 from neat_hull.model.checklists import Checklists, LineHidden, ListName, OwnLine
@@ -90,6 +91,7 @@ def take_along(setup_id: SetupId, db: Db, units: Units = "metric", show: bool = 
             if one.accepted is None and one.verdict in ("stop", "fix")
         ][:MOST_FINDINGS],
         lists=_lists(db, stored, ev).lists,
+        deck=deck_svg(setup, draw(setup), figures),
         plan=float_plan(setup_id, db).text,
         items=[(i, setup.things[i].name) for i in sorted(setup.places)],
         packs=[(i, setup.things[i].name) for i in sorted(setup.places) if setup.things[i].battery],

@@ -10,7 +10,8 @@ from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
 from neat_hull.editing.steps import beside_of
 from neat_hull.files.calendar import write_calendar
-from neat_hull.model.dates import DatedItem, Dates
+from neat_hull.model.dates import DatedItem, Dates, DatesPage
+from neat_hull.model.log_figures import CareRow
 from neat_hull.model.setup import require_day
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.dates import add_date, change_date, drop_date
@@ -25,10 +26,11 @@ router = APIRouter(prefix="/setups/{setup_id}/dates", tags=["dates"], route_clas
 
 
 @router.get("")
-def list_dated(setup_id: SetupId, db: Db) -> Dates:
-    """All of them, what is due first."""
-    stored = load_setup(db, setup_id)
-    return dates(evaluated(stored.setup, beside_of(stored)))
+def list_dated(setup_id: SetupId, db: Db) -> DatesPage:
+    """All of them, what is due first, and what is to be looked after."""
+    found, looked_after = _all(db, setup_id)
+    due = [row for row in looked_after if row.verdict != "fine"]
+    return DatesPage(on=found.on, rows=found.rows, care=due)
 
 
 @router.post("", status_code=201)
@@ -60,14 +62,19 @@ def drop_dated(setup_id: SetupId, dated_id: DatedId, db: Db) -> SetupState:
 @router.get("/calendar.ics")
 def dates_calendar(setup_id: SetupId, db: Db) -> Response:
     """All that are due on some day, and what is to be looked after, for any calendar."""
-    stored = load_setup(db, setup_id)
-    ev = evaluated(stored.setup, beside_of(stored))
-    looked_after = care(ev, load_log(db), stored.boat_id, date.today().isoformat())
+    found, looked_after = _all(db, setup_id)
     return Response(
-        write_calendar(dates(ev).rows, looked_after, datetime.now(UTC)),
+        write_calendar(found.rows, looked_after, datetime.now(UTC)),
         media_type="text/calendar; charset=utf-8",
         headers={"content-disposition": 'attachment; filename="dates.ics"'},
     )
+
+
+def _all(db: Connection, setup_id: int) -> tuple[Dates, list[CareRow]]:
+    stored = load_setup(db, setup_id)
+    ev = evaluated(stored.setup, beside_of(stored))
+    today = date.today().isoformat()
+    return dates(ev), care(ev, load_log(db), stored.boat_id, today)
 
 
 def _judged(db: Connection, setup_id: int) -> SetupState:

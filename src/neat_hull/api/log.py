@@ -42,6 +42,7 @@ from neat_hull.store.rows import require_thing
 from neat_hull.store.setups import load_setup
 from neat_hull.store.ticks import keep_tick
 from neat_hull.subjects.log.full import learned
+from neat_hull.subjects.log.learned import mounted
 from neat_hull.whole.evaluate import evaluated
 
 TripId = Annotated[int, PathParam(ge=1, le=2**62)]
@@ -91,7 +92,8 @@ def log(setup_id: SetupId, db: Db) -> LogPage:
     stored = load_setup(db, setup_id)
     ev = evaluated(stored.setup, beside_of(stored))
     today = date.today().isoformat()
-    return LogPage(trips=list_trips(db), learned=learned(ev, load_log(db), stored.boat_id, today))
+    known = load_log(db, mounted(ev))
+    return LogPage(trips=list_trips(db), learned=learned(ev, known, stored.boat_id, today))
 
 
 @router.post("/trips")

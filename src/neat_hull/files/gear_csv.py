@@ -14,7 +14,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from neat_hull.errors import InputError, InputErrors
-from neat_hull.files.tables import Unclear, number_in, rows_of
+from neat_hull.files.tables import Unclear, marked, number_in, rows_of, unmarked
 from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model import upcast
 from neat_hull.model.base import input_errors
@@ -56,9 +56,6 @@ class BadRow:
 
     line: int
     why: str
-
-
-_MARKED = ("=", "+", "-", "@", "\t", "\n", "'")  # what a spreadsheet would run, and our own mark
 
 
 @dataclass(frozen=True)
@@ -119,9 +116,7 @@ def _cell(column: Column, row: dict[str, Any]) -> str:
         return repr(value)
     if isinstance(value, list):
         return "; ".join(value)
-    text = str(value)
-    # As text, not as a formula, and with its spaces: the mark is taken off again when read back.
-    return f"'{text}" if text != text.strip() or text[:1] in _MARKED else text
+    return marked(str(value))
 
 
 def _column(cell: str, columns: Sequence[Column]) -> _Read:
@@ -194,7 +189,7 @@ def _value(column: Column, factor: float, cell: str) -> Any:
     if column.cells == "list":
         return [part.strip() for part in cell.split(";") if part.strip()]
     if column.cells == "text":
-        return cell.lstrip()[1:] if cell.lstrip()[:1] == "'" else cell
+        return unmarked(cell)
     if column.cells == "count":
         return int(cell)
     return number_in(cell) * factor

@@ -8,7 +8,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from neat_hull.errors import InputError, InputErrors
-from neat_hull.files.tables import number_in, rows_of
+from neat_hull.files.tables import marked, number_in, rows_of, unmarked
 from neat_hull.model.base import input_errors
 from neat_hull.model.log import Flag, PackUse
 from neat_hull.model.log_file import FileItem, FileTrip
@@ -39,7 +39,7 @@ def write_log_table(trips: Sequence[FileTrip]) -> str:
 def _of_item(item: FileItem) -> dict[str, Any]:
     row = {name: _cell(getattr(item, name)) for name in ("item", "name", "uses", *_FLAGS)}
     pack = {} if item.pack is None else {name: _cell(getattr(item.pack, name)) for name in _PACK}
-    return row | {"item_note": item.note} | pack
+    return row | {"item_note": marked(item.note)} | pack
 
 
 def _cell(value: object) -> object:
@@ -47,6 +47,8 @@ def _cell(value: object) -> object:
         return "yes" if value else "no"
     if isinstance(value, float):
         return f"{value:.6g}"
+    if isinstance(value, str):
+        return marked(value)
     return "" if value is None else value
 
 
@@ -66,7 +68,10 @@ def read_log_table(text: str) -> list[FileTrip]:
     first: dict[str, int] = {}
     wrong: list[InputError] = []
     for line, cells in enumerate(rows, start=2):
-        row = {name: cell.strip() for name, cell in zip(names, cells, strict=False)}
+        row = {
+            name: cell if cell.lstrip()[:1] == "'" else cell.strip()
+            for name, cell in zip(names, cells, strict=False)
+        }
         if not any(row.values()):
             continue
         try:
@@ -107,7 +112,7 @@ def _item(row: dict[str, str]) -> FileItem:
             raise InputError("item", row["item"], "must be a whole number")
         of["item"] = int(row["item"])
     if row.get("item_note"):
-        of["note"] = row["item_note"]
+        of["note"] = unmarked(row["item_note"])
     pack = {name: _value(name, row[name]) for name in _PACK if row.get(name)}
     if pack:
         of["pack"] = PackUse.model_validate(pack)
@@ -124,4 +129,4 @@ def _value(name: str, cell: str) -> object:
         if cell.lower() not in (*_YES, *_NO):
             raise InputError(name, cell, "must be yes or no")
         return cell.lower() in _YES
-    return cell
+    return unmarked(cell)

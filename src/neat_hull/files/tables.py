@@ -43,6 +43,19 @@ def _wrong(line: int, why: str) -> InputErrors:
     return InputErrors([InputError(f"line {line}", None, why)])
 
 
+_MARKED = ("=", "+", "-", "@", "\t", "\n", "'")  # what a spreadsheet would run, and our own mark
+
+
+def marked(text: str) -> str:
+    """Text for a cell: as text, not as a formula, and with its spaces; see `unmarked`."""
+    return f"'{text}" if text != text.strip() or text[:1] in _MARKED else text
+
+
+def unmarked(cell: str) -> str:
+    """The text of a cell, without the mark that `marked` may have set."""
+    return cell.lstrip()[1:] if cell.lstrip()[:1] == "'" else cell
+
+
 class Unclear(ValueError):
     """A cell that cannot be taken for one thing, and why."""
 

@@ -30,7 +30,8 @@ CAUTIONS = (
 
 @dataclass(frozen=True)
 class TakeAlong:
-    """What the page holds. figures are names and values as told; items and packs by number."""
+    """What the page holds. figures are names and values as told; items and packs by number;
+    deck is the plan of the deck as `files.deck_svg` draws it."""
 
     setup_id: int
     revision: int
@@ -41,6 +42,7 @@ class TakeAlong:
     figures: Sequence[tuple[str, str]]
     findings: Sequence[Said]
     lists: Sequence[Checklist]
+    deck: str
     plan: str
     items: Sequence[tuple[int, str]]
     packs: Sequence[tuple[int, str]]
@@ -65,6 +67,8 @@ def write_take_along(page: TakeAlong, units: Units) -> str:
         uses=get_args(Uses),
         flags=get_args(Flag),
         shares=_SHARES,
+        # Within a page a drawing needs no name of its language.
+        deck=Markup(page.deck.replace(' xmlns="http://www.w3.org/2000/svg"', "")),
         css=Markup(_text("css")),
         js=Markup(_text("js")),
     )

@@ -5,6 +5,7 @@ from typing import Literal
 from pydantic import Field
 
 from neat_hull.model.base import Answer, Model
+from neat_hull.model.log_figures import CareRow
 from neat_hull.model.said import Verdict
 from neat_hull.model.setup import Day
 
@@ -52,3 +53,9 @@ class Dates(Answer):
 
     on: Day
     rows: list[DateRow]
+
+
+class DatesPage(Dates):
+    """With what is to be looked after by now, as trips and months have it."""
+
+    care: list[CareRow]

@@ -19,6 +19,7 @@ Uses = Literal["0", "1-3", "4-15", "more"]
 Wind = Literal["calm", "light", "fresh", "strong"]
 Share = Annotated[float, Field(ge=0, le=1)]
 Flag = Literal["out_of_reach", "broke", "wet", "lost"]
+FLAG_BITS: dict[Flag, int] = {"out_of_reach": 1, "broke": 2, "wet": 4, "lost": 8}
 
 
 class Mark(Model):
@@ -93,20 +94,18 @@ class LoggedTrip(NamedTuple):
     boat_id: int | None
 
 
-class LoggedMark(NamedTuple):
-    """An item of a trip: thing_id, trip_id, what was said of it, and where it was."""
+@dataclass(frozen=True)
+class ItemLog:
+    """An item trip by trip, the newest first: the trips that it was aboard of, its uses (null:
+    nobody said) and what was wrong, as `FLAG_BITS`; stood where that is known, by trip."""
 
-    thing_id: int
-    trip_id: int
-    uses: Uses | None
-    out_of_reach: int
-    broke: int
-    wet: int
-    lost: int
-    x_m: float | None
-    y_m: float | None
-    z_m: float | None
-    turn_deg: float | None
+    trips: list[int]
+    uses: list[Uses | None]
+    wrong: list[int]
+    stood: dict[int, Stood] = field(default_factory=dict)
+
+
+NEVER_OUT = ItemLog([], [], [])
 
 
 class LoggedPack(NamedTuple):
@@ -137,13 +136,16 @@ class CareDone:
 
 @dataclass(frozen=True)
 class Log:
-    """All that is learned from. trips from the first on; marks and packs by item, the newest trip
-    first."""
+    """All that is learned from. trips from the first on; the rest by item."""
 
     trips: dict[int, LoggedTrip] = field(default_factory=dict)
-    marks: dict[int, list[LoggedMark]] = field(default_factory=dict)
+    items: dict[int, ItemLog] = field(default_factory=dict)
     packs: dict[int, list[LoggedPack]] = field(default_factory=dict)
     care: list[CareDone] = field(default_factory=list)
+
+    def item(self, thing_id: int) -> ItemLog:
+        """What is known of an item."""
+        return self.items.get(thing_id, NEVER_OUT)
 
 
 class NamedMark(Mark):

@@ -1,18 +1,19 @@
 """Trips and what is looked after, kept beside the setups."""
 
 import json
+from collections.abc import Collection
 from pathlib import Path
-from sqlite3 import Connection, Cursor
-from typing import Any, TypeVar, cast
+from sqlite3 import Connection, Row
+from typing import Any, get_args
 
 from neat_hull.errors import NotFoundError
 from neat_hull.model.base import Model
 from neat_hull.model.log import (
     Boarded,
     CareDone,
+    ItemLog,
     KeptTrip,
     Log,
-    LoggedMark,
     LoggedPack,
     LoggedTrip,
     Mark,
@@ -21,43 +22,54 @@ from neat_hull.model.log import (
     Stood,
     TripEntry,
     TripRow,
+    Uses,
 )
 from neat_hull.store.queries import read_queries
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
 TWIN_H = 1 / 6  # what two accounts of one trip differ by at most
 
-_Row = TypeVar("_Row", LoggedMark, LoggedPack)
+_USES: dict[str, Uses | None] = {"": None, **{one: one for one in get_args(Uses)}}
 _MORE = ("wind", "water_temp_c", "note")
 _MARK = tuple(Mark.model_fields)
 
 
-def load_log(db: Connection) -> Log:
-    """All that is learned from."""
+def load_log(db: Connection, mounted: Collection[int] = ()) -> Log:
+    """All that is learned from; of what is mounted, where it stood on each trip as well."""
     trips = {
         row["trip_id"]: LoggedTrip._make((*tuple(row)[:3], bool(row["salt"]), row["boat_id"]))
         for row in db.execute(SQL["trips"])
     }
     age = {trip_id: n for n, trip_id in enumerate(reversed(trips))}
-    return Log(
-        trips,
-        _newest_first(db, SQL["marks"], LoggedMark, age),
-        _newest_first(db, SQL["packs"], LoggedPack, age),
-        list_care(db),
+    items = {
+        row["thing_id"]: _item(
+            row, age, _stood(db, row["thing_id"]) if row["thing_id"] in mounted else {}
+        )
+        for row in db.execute(SQL["items"])
+    }
+    packs: dict[int, list[LoggedPack]] = {}
+    for row in db.execute(SQL["packs"]):
+        packs.setdefault(row["thing_id"], []).append(LoggedPack._make(row))
+    for rows in packs.values():
+        rows.sort(key=lambda one: age[one.trip_id])
+    return Log(trips, items, packs, list_care(db))
+
+
+def _item(row: Row, age: dict[int, int], stood: dict[int, Stood]) -> ItemLog:
+    trips = list(map(int, row["trips"].split(",")))
+    uses: list[Uses | None] = [_USES[one] for one in row["uses"].split(",")]
+    wrong = list(map(int, row["wrong"].split(",")))
+    order = sorted(range(len(trips)), key=[age[one] for one in trips].__getitem__)
+    return ItemLog(
+        [trips[i] for i in order], [uses[i] for i in order], [wrong[i] for i in order], stood
     )
 
 
-def _newest_first(
-    db: Connection, query: str, kind: type[_Row], age: dict[int, int]
-) -> dict[int, list[_Row]]:
-    cursor: Cursor = db.cursor()
-    cursor.row_factory = lambda _cursor, row: kind._make(row)
-    found: dict[int, list[_Row]] = {}
-    for row in cast("list[_Row]", cursor.execute(query).fetchall()):
-        found.setdefault(row.thing_id, []).append(row)
-    for rows in found.values():
-        rows.sort(key=lambda row: age[row.trip_id])
-    return found
+def _stood(db: Connection, thing_id: int) -> dict[int, Stood]:
+    return {
+        row["trip_id"]: Stood(*tuple(row)[1:])
+        for row in db.execute(SQL["stood"], {"thing_id": thing_id})
+    }
 
 
 def list_care(db: Connection) -> list[CareDone]:

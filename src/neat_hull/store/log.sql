@@ -3,9 +3,15 @@ SELECT id AS trip_id, on_day, hours, water = 'salt' AS salt, boat_id
   FROM trip
  ORDER BY on_day, coalesce(out_at, ''), id;
 
--- name: marks
-SELECT thing_id, trip_id, uses, out_of_reach, broke, wet, lost, x_m, y_m, z_m, turn_deg
-  FROM trip_thing;
+-- name: items
+SELECT thing_id, group_concat(trip_id) AS trips, group_concat(coalesce(uses, '')) AS uses,
+       group_concat(out_of_reach + 2 * broke + 4 * wet + 8 * lost) AS wrong
+  FROM trip_thing
+ GROUP BY thing_id;
+
+-- name: stood
+SELECT trip_id, x_m, y_m, z_m, turn_deg
+  FROM trip_thing WHERE thing_id = :thing_id AND x_m IS NOT NULL;
 
 -- name: packs
 SELECT thing_id, trip_id, start_share, left_share, went_dark FROM trip_pack;

@@ -20,7 +20,7 @@ from tests.judged import (
 )
 from tests.subjects.log.trips import BOAT, day, logged, season, used
 
-from neat_hull.model.log import Log
+from neat_hull.model.log import Log, Stood
 from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import Beside
 from neat_hull.rig.evaluated import Evaluated
@@ -40,13 +40,8 @@ def of(rows: list, thing_id: int):  # type: ignore[no-untyped-def,type-arg]
 def stood(ev: Evaluated, thing_id: int, **off: float) -> dict[str, object]:
     """Said: used, where it stands in that setup, or a little off."""
     stand = ev.rigged.by_id[thing_id].stand
-    return {
-        "uses": "1-3",
-        "x_m": stand.x_m + off.get("x_m", 0.0),
-        "y_m": stand.y_m,
-        "z_m": stand.base_z_m,
-        "turn_deg": stand.turn_deg + off.get("turn_deg", 0.0),
-    }
+    x_m, turn_deg = stand.x_m + off.get("x_m", 0.0), stand.turn_deg + off.get("turn_deg", 0.0)
+    return {"uses": "1-3", "stood": Stood(x_m, stand.y_m, stand.base_z_m, turn_deg)}
 
 
 def test_an_empty_log_teaches_nothing() -> None:

@@ -3,12 +3,9 @@
 from collections.abc import Mapping, Sequence
 from typing import Any
 
-from neat_hull.model.log import Log, LoggedMark, LoggedPack, LoggedTrip
+from neat_hull.model.log import FLAG_BITS, ItemLog, Log, LoggedPack, LoggedTrip
 
 BOAT = 7
-PLAIN: dict[str, Any] = dict.fromkeys(("uses", "x_m", "y_m", "z_m", "turn_deg")) | dict.fromkeys(
-    ("out_of_reach", "broke", "wet", "lost"), 0
-)
 
 
 def day(n: int) -> str:
@@ -32,14 +29,7 @@ def logged(
     """A log: of each item what was said trip by trip (None: it was not aboard), of each battery
     what was left of it (None: it went dark)."""
     ids = [one.trip_id for one in trips]
-    rows = {
-        thing: [
-            LoggedMark(**(PLAIN | dict(said) | {"thing_id": thing, "trip_id": trip}))
-            for trip, said in zip(ids, of, strict=True)
-            if said is not None
-        ][::-1]
-        for thing, of in (marks or {}).items()
-    }
+    items = {thing: _item(ids, of) for thing, of in (marks or {}).items()}
     charge = {
         thing: [
             LoggedPack(thing, trip, 1.0, left, int(left is None))
@@ -47,9 +37,19 @@ def logged(
         ][::-1]
         for thing, of in (packs or {}).items()
     }
-    return Log({one.trip_id: one for one in trips}, rows, charge, **more)
+    return Log({one.trip_id: one for one in trips}, items, charge, **more)
 
 
 def used(*uses: str | None) -> list[dict[str, Any] | None]:
     """What was said of an item's use, trip by trip."""
     return [{"uses": one} for one in uses]
+
+
+def _item(ids: Sequence[int], of: Sequence[Mapping[str, Any] | None]) -> ItemLog:
+    out = [(i, said) for i, said in zip(ids, of, strict=True) if said is not None][::-1]
+    return ItemLog(
+        [i for i, _ in out],
+        [said.get("uses") for _, said in out],
+        [sum(bit for flag, bit in FLAG_BITS.items() if said.get(flag)) for _, said in out],
+        {i: said["stood"] for i, said in out if "stood" in said},
+    )

@@ -557,7 +557,7 @@ export interface paths {
         };
         /**
          * List Dated
-         * @description All of them, what is due first.
+         * @description All of them, what is due first, and what is to be looked after.
          */
         get: operations["list_dated"];
         put?: never;
@@ -3871,10 +3871,12 @@ export interface components {
             thing_id?: number | null;
         };
         /**
-         * Dates
-         * @description All of them, what is due first; on is the day they are held against.
+         * DatesPage
+         * @description With what is to be looked after by now, as trips and months have it.
          */
-        Dates: {
+        DatesPage: {
+            /** Care */
+            care: components["schemas"]["CareRow"][];
             /** On */
             on: string;
             /** Rows */
@@ -12886,7 +12888,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Dates"];
+                    "application/json": components["schemas"]["DatesPage"];
                 };
             };
             /** @description Not Found */

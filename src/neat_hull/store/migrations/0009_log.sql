@@ -36,7 +36,9 @@ CREATE TABLE trip_thing (
     PRIMARY KEY (trip_id, thing_id)
 ) STRICT, WITHOUT ROWID;
 
-CREATE INDEX trip_thing_by_thing ON trip_thing (thing_id);
+-- With all that is said of an item, so that a season is read without looking up a row.
+CREATE INDEX trip_thing_by_thing
+    ON trip_thing (thing_id, trip_id, uses, out_of_reach, broke, wet, lost);
 
 CREATE TABLE trip_pack (
     trip_id INTEGER NOT NULL REFERENCES trip (id) ON DELETE CASCADE,

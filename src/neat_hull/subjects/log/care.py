@@ -110,7 +110,7 @@ def _trips(thing_id: int | None, log: Log, boat_id: int | None) -> Sequence[Logg
     """Those that it was out on, from the first on."""
     if thing_id is None:
         return [one for one in log.trips.values() if one.boat_id == boat_id]
-    return [log.trips[one.trip_id] for one in reversed(log.marks.get(thing_id, []))]
+    return [log.trips[one] for one in reversed(log.item(thing_id).trips)]
 
 
 def _over(every: Usual, trips: Sequence[LoggedTrip]) -> float:

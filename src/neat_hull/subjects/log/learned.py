@@ -1,11 +1,9 @@
 """What trips teach of items: what lies unused, what is used otherwise, goes wrong, is proved."""
 
-from collections.abc import Iterator, Sequence
 from math import hypot
 from statistics import median
-from typing import get_args
 
-from neat_hull.model.log import Flag, Log, LoggedMark
+from neat_hull.model.log import FLAG_BITS, Flag, ItemLog, Log, Stood, Uses
 from neat_hull.model.log_figures import ProvedRow, TroubleRow, UnusedRow, UseRow
 from neat_hull.model.money_plan import minor
 from neat_hull.model.said import Said
@@ -34,22 +32,26 @@ def may_stay_ashore(thing: Thing) -> bool:
     return thing.use != "emergency" and not thing.serves and thing.part is None
 
 
-def _said(log: Log, thing_id: int) -> list[LoggedMark]:
-    return [one for one in log.marks.get(thing_id, ()) if one.uses is not None]
+def _said(item: ItemLog) -> list[tuple[int, Uses]]:
+    """Trips on which its use was said, and what."""
+    return [(trip, one) for trip, one in zip(item.trips, item.uses, strict=True) if one is not None]
 
 
-def _unused_for(ev: Evaluated, thing_id: int, said: Sequence[LoggedMark]) -> int:
+def _unused_for(ev: Evaluated, thing_id: int, item: ItemLog) -> int:
     """Trips in a row without a use, up to now; none of what never stays ashore."""
     if not may_stay_ashore(ev.thing(thing_id)):
         return 0
-    return next((n for n, one in enumerate(said) if one.uses != "0"), len(said))
+    n = 0
+    for one in item.uses:
+        if one not in ("0", None):
+            break
+        n += one == "0"
+    return n
 
 
 def long_unused(ev: Evaluated, log: Log) -> frozenset[int]:
     """Items, aboard or not, that lay unused for as long as to be offered ashore."""
-    return frozenset(
-        i for i in ev.setup.things if _unused_for(ev, i, _said(log, i)) >= UNUSED_TRIPS
-    )
+    return frozenset(i for i in ev.setup.things if _unused_for(ev, i, log.item(i)) >= UNUSED_TRIPS)
 
 
 def unused(ev: Evaluated, log: Log) -> list[UnusedRow]:
@@ -57,14 +59,14 @@ def unused(ev: Evaluated, log: Log) -> list[UnusedRow]:
     longest first."""
     rows = []
     for i in ev.setup.places:
-        thing, said = ev.thing(i), _said(log, i)
-        run = _unused_for(ev, i, said)
+        thing, item = ev.thing(i), log.item(i)
+        run = _unused_for(ev, i, item)
         if not run:
             continue
         rows.append(
             UnusedRow(
                 thing_id=i,
-                said=len(said),
+                said=len(item.uses) - item.uses.count(None),
                 unused=run,
                 enough=run >= UNUSED_TRIPS,
                 # The rule of three: what was not seen in n trips happens up to 3/n (95 %).
@@ -91,14 +93,14 @@ def uses(ev: Evaluated, log: Log) -> list[UseRow]:
     """Items of which enough was said, against what is held of their use; what differs first."""
     rows = []
     for i, thing in ev.setup.things.items():
-        said = _said(log, i)
+        said = _said(log.item(i))
         if thing.use not in PER_H or not said:
             continue
         last = said[:LAST]
         differ, rates = 0, []
-        for one in last:
-            hours = log.trips[one.trip_id].hours
-            low, high, middle = COUNT[one.uses or "0"]
+        for trip, often in last:
+            hours = log.trips[trip].hours
+            low, high, middle = COUNT[often]
             differ += not _goes_with((low / hours, high / hours), thing.use)
             rates.append(middle / hours)
         per_h = median(rates)
@@ -122,30 +124,39 @@ def uses(ev: Evaluated, log: Log) -> list[UseRow]:
 
 def troubles(ev: Evaluated, log: Log) -> list[TroubleRow]:
     """What was wrong with items, the most often first."""
-    rows = [
-        TroubleRow(
-            thing_id=i,
-            flag=flag,
-            times=len(wrong),
-            trips=len(log.marks[i]),
-            last=log.trips[wrong[0].trip_id].on_day,
-        )
-        for i in ev.setup.things
-        for flag in get_args(Flag)
-        if (wrong := [one for one in log.marks.get(i, ()) if getattr(one, flag)])
-    ]
+    rows = []
+    for i in ev.setup.things:
+        item = log.item(i)
+        if not any(item.wrong):
+            continue
+        for flag, bit in FLAG_BITS.items():
+            at = [trip for trip, wrong in zip(item.trips, item.wrong, strict=True) if wrong & bit]
+            if at:
+                last = log.trips[at[0]].on_day
+                rows.append(
+                    TroubleRow(
+                        thing_id=i, flag=flag, times=len(at), trips=len(item.trips), last=last
+                    )
+                )
     return sorted(rows, key=lambda row: -row.times)
 
 
+def mounted(ev: Evaluated) -> list[int]:
+    """Items aboard that are mounted on the boat, or are to be."""
+    mounts = ev.setup.fixing.mounts
+    return [
+        i
+        for i in ev.setup.places
+        if i in mounts or ((thing := ev.thing(i)).mounted and not thing.long and thing.part is None)
+    ]
+
+
 def proved(ev: Evaluated, log: Log, boat_id: int | None) -> list[ProvedRow]:
-    """Items that are mounted on the boat, or are to be: what speaks for their place."""
+    """What speaks for the place of what is mounted. The log has to know where it stood."""
     mounts = ev.setup.fixing.mounts
     rows = []
-    for i in ev.setup.places:
-        thing = ev.thing(i)
-        if i not in mounts and (not thing.mounted or thing.long or thing.part is not None):
-            continue
-        n, why_not = _speaks_for(ev, i, log.marks.get(i, ()), log, boat_id)
+    for i in mounted(ev):
+        n, why_not = _speaks_for(ev, i, log, boat_id)
         rows.append(
             ProvedRow(
                 thing_id=i,
@@ -160,29 +171,32 @@ def proved(ev: Evaluated, log: Log, boat_id: int | None) -> list[ProvedRow]:
 
 
 def _speaks_for(
-    ev: Evaluated, thing_id: int, marks: Sequence[LoggedMark], log: Log, boat_id: int | None
+    ev: Evaluated, thing_id: int, log: Log, boat_id: int | None
 ) -> tuple[int, Said | None]:
     """Trips in a row, and what the row ends at. A trip that says nothing of it neither counts nor
     ends it."""
-    n = 0
-    for one in marks:
-        trip = log.trips[one.trip_id]
-        wrong = next(_wrong_with(ev, thing_id, one), None)
+    item, n = log.item(thing_id), 0
+    for trip_id, often, flags in zip(item.trips, item.uses, item.wrong, strict=True):
+        trip = log.trips[trip_id]
+        ends = None
         if trip.boat_id != boat_id:
-            wrong = "on another boat on"
-        if wrong is not None:
-            return n, Said.of(f"{wrong} {trip.on_day}")
-        n += one.uses is not None
+            ends = "on another boat on"
+        elif _has_moved(ev, thing_id, item.stood.get(trip_id)):
+            ends = "moved since"
+        elif flags:
+            ends = next(f"{_FLAGS[flag]} on" for flag, bit in FLAG_BITS.items() if flags & bit)
+        elif often == "0":
+            ends = "not used on"
+        if ends is not None:
+            return n, Said.of(f"{ends} {trip.on_day}")
+        n += often is not None
     return n, Said.of("not enough trips")
 
 
-def _wrong_with(ev: Evaluated, thing_id: int, one: LoggedMark) -> Iterator[str]:
-    stand = ev.rigged.by_id[thing_id].stand
-    if one.x_m is not None and one.y_m is not None and one.z_m is not None:
-        turned = abs((stand.turn_deg - (one.turn_deg or 0.0) + 180) % 360 - 180)
-        away = hypot(stand.x_m - one.x_m, stand.y_m - one.y_m, stand.base_z_m - one.z_m)
-        if away > PLACE_M or turned > TURN_DEG:
-            yield "moved since"
-    yield from (f"{words} on" for flag, words in _FLAGS.items() if getattr(one, flag))
-    if one.uses == "0":
-        yield "not used on"
+def _has_moved(ev: Evaluated, thing_id: int, then: Stood | None) -> bool:
+    if then is None:
+        return False
+    now = ev.rigged.by_id[thing_id].stand
+    turned = abs((now.turn_deg - then.turn_deg + 180) % 360 - 180)
+    away = hypot(now.x_m - then.x_m, now.y_m - then.y_m, now.base_z_m - then.z_m)
+    return away > PLACE_M or turned > TURN_DEG

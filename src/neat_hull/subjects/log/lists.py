@@ -5,7 +5,7 @@ from typing import get_args
 
 from neat_hull.model.boat import Hatch
 from neat_hull.model.checklists import Checklist, ChecklistLine, KeptLine, ListName
-from neat_hull.model.log import Log
+from neat_hull.model.log import FLAG_BITS, Log
 from neat_hull.model.log_figures import CareRow
 from neat_hull.model.said import Said, plain
 from neat_hull.model.setup import OnThing
@@ -183,8 +183,8 @@ def _home(ev: Evaluated, log: Log, care: Sequence[CareRow]) -> Iterator[Line]:
 def _mended(ev: Evaluated, log: Log) -> Iterator[Line]:
     """What broke, or got wet, on its last trip."""
     for i in _from_bow(ev, ev.setup.places):
-        last = next(iter(log.marks.get(i, ())), None)
-        if last is not None and last.broke:
+        last = next(iter(log.item(i).wrong), 0)
+        if last & FLAG_BITS["broke"]:
             yield f"mend {i}", Said.of(f"Mend {ev.name(i)}: it broke"), i, 0
-        elif last is not None and last.wet:
+        elif last & FLAG_BITS["wet"]:
             yield f"wet {i}", Said.of(f"{ev.name(i)}: look for water in it"), i, 0

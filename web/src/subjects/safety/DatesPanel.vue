@@ -14,7 +14,7 @@ type Row = Schemas['DateRow']
 const store = useSetup()
 const changes = ref(0)
 const trouble = ref('')
-const page = usePage<Schemas['Dates']>(
+const page = usePage<Schemas['DatesPage']>(
   (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
   () => changes.value,
 )
@@ -134,6 +134,14 @@ const day = (event: Event) => pick(event) || null
     <p v-if="page.answer.value && !page.answer.value.rows.length" class="soft">
       No dates yet. Turn things over and put down what is printed on them: flares, the cartridge of
       a vest, the first-aid kit.
+    </p>
+    <p v-if="page.answer.value?.care.length" data-testid="care-due">
+      To be looked after:
+      <template v-for="(row, i) in page.answer.value.care" :key="row.key"
+        >{{ i ? '; ' : '' }}<VerdictMark :verdict="row.verdict" bare /> {{ row.thing ?? 'the boat'
+        }}{{ row.thing ? `: ${row.words}` : `: ${row.words.toLowerCase()}` }}</template
+      >.
+      <RouterLink to="/log?part=care">Log, Care</RouterLink>
     </p>
     <form class="new" aria-label="A new date" @submit.prevent="add">
       <select
