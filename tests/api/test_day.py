@@ -1,5 +1,6 @@
 """A day through the API: of a trial, refused where nobody said, its plan undone with the setup."""
 
+import json
 from typing import Any
 
 import pytest
@@ -61,3 +62,14 @@ def test_a_store_in_a_thing_that_goes_ashore_tells_of_nothing_and_comes_back(
     assert "water" not in client.post(f"{V1}/day", json={"places": []}).json()["rows"][0]["kg"]
     change(place, None)
     assert "water" in client.post(f"{V1}/day", json={"places": []}).json()["rows"][0]["kg"]
+
+
+def test_the_day_in_rounds_ends_with_the_day(client: TestClient) -> None:
+    whole = client.post(f"{V1}/day", json={"places": []}).json()
+    lines = client.post(f"{V1}/day/rounds", json={"places": []}).text.splitlines()
+    last = json.loads(lines[-1])
+    assert last["done"] == last["total"] == len(whole["rows"])
+    assert [row["h"] for row in last["day"]["rows"]] == [row["h"] for row in whole["rows"]]
+    refused = client.post("/api/v1/setups/2/day/rounds", json={"places": []})
+    assert refused.status_code == 422
+    assert "nobody has said" in refused.text

@@ -1,6 +1,6 @@
 """A day as a person plans it: ice and catch, the worst hour, and the way out of it."""
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 from tests.browser.starting import start_boat
 from tests.browser.test_fixing import saved
 from tests.servers import Server
@@ -76,3 +76,24 @@ def test_the_day_is_read_and_changed_on_a_phone(bench: Page, server: Server) -> 
     expect(bench.get_by_test_id("stores")).not_to_contain_text("catch")
     bench.get_by_label("Delete phase 4").click()
     expect(bench.get_by_test_id("phase-kind-3")).to_have_value("back")
+
+
+def test_a_day_that_takes_long_says_how_far_it_is_and_can_be_stopped(
+    bench: Page, server: Server
+) -> None:
+    held: list[Route] = []
+
+    def hold(route: Route) -> None:
+        held.append(route)
+
+    bench.route("**/day/rounds", hold)
+    bench.goto(f"{server.url}/day")
+    progress = bench.get_by_test_id("day-progress")
+    expect(progress).to_be_visible()
+    progress.get_by_role("button", name="Stop").click()
+    expect(progress).to_have_count(0)
+    expect(bench.get_by_text("Stopped:")).to_be_visible()
+    bench.unroute("**/day/rounds", hold)
+    bench.get_by_role("button", name="Go on").click()
+    expect(bench.get_by_test_id("day-charts")).to_be_visible()
+    expect(bench.get_by_text("Stopped:")).to_have_count(0)

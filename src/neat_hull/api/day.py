@@ -1,14 +1,18 @@
 """A setup through its day, in full."""
 
+from collections.abc import Iterator
+from itertools import chain
+
 from fastapi import APIRouter
+from starlette.responses import StreamingResponse
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.steps import beside_of
 from neat_hull.editing.trial import Trial
-from neat_hull.model.day_figures import FullDay
+from neat_hull.model.day_figures import DayRound, FullDay
 from neat_hull.store.setups import load_setup
-from neat_hull.subjects.day.full import full_day
+from neat_hull.subjects.day.full import full_day, full_day_rounds
 from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["day"], route_class=Written)
@@ -20,3 +24,22 @@ def day(setup_id: SetupId, body: Trial, db: Db) -> FullDay:
     stored."""
     stored = load_setup(db, setup_id)
     return full_day(evaluated(body.on(stored.setup), beside_of(stored)))
+
+
+@router.post(
+    "/day/rounds",
+    response_class=StreamingResponse,
+    responses={200: {"model": DayRound, "content": {"application/x-ndjson": {}}}},
+)
+def day_rounds(setup_id: SetupId, body: Trial, db: Db) -> StreamingResponse:
+    """The same, a line of JSON a round; whoever hangs up ends it. Nothing is stored."""
+    stored = load_setup(db, setup_id)
+    rounds = full_day_rounds(evaluated(body.on(stored.setup), beside_of(stored)))
+    # What cannot be worked out is refused before anything is answered.
+    every = chain([next(rounds)], rounds)
+    return StreamingResponse(_lines(every), media_type="application/x-ndjson")
+
+
+def _lines(rounds: Iterator[DayRound]) -> Iterator[str]:
+    for one in rounds:
+        yield one.model_dump_json() + "\n"

@@ -135,3 +135,11 @@ class FullDay(Answer):
     rows: list[HourRow]
     moved: list[DayPlace]
     told: list[Said]
+
+
+class DayRound(Answer):
+    """How far a day is worked out: so many moments of all; the last round has the day."""
+
+    done: int
+    total: int
+    day: FullDay | None

@@ -13,11 +13,23 @@ from tests.subjects.day.days import BOX, SUMMER, boxed, dark, iced, leaning, out
 
 from neat_hull.errors import InputError
 from neat_hull.model.day_figures import DayFigures, FullDay
-from neat_hull.model.day_plan import Catch, DayPhase, Filled, Fish, Moved, Swapped, Tank, Used, Wet
+from neat_hull.model.day_plan import (
+    Catch,
+    DayPhase,
+    DayPlan,
+    Filled,
+    Fish,
+    Moved,
+    Swapped,
+    Tank,
+    Used,
+    Wet,
+)
 from neat_hull.model.setup import Setup
 from neat_hull.rig.settling import at_rest
+from neat_hull.subjects.day import full as by_rounds
 from neat_hull.subjects.day.figures import clock_text, day
-from neat_hull.subjects.day.full import full_day
+from neat_hull.subjects.day.full import full_day, full_day_rounds
 from neat_hull.subjects.day.how import HOW
 from neat_hull.subjects.day.moves import works
 from neat_hull.subjects.day.setting import day_on, offset_h
@@ -235,3 +247,32 @@ def test_a_lean_at_each_hour_leaves_less_side_and_every_figure_is_laid_open() ->
     ev = evaluated(made)
     for how in HOW.values():
         assert how(ev).rows
+
+
+def test_a_long_day_comes_in_rounds_that_say_how_far_it_is() -> None:
+    phases = [{"kind": "fish", "hours": 2.4, "air_c": 20.0}] * 19
+    plan = FULL.outing.model_dump() | {"phases": [*phases, {"kind": "haul out", "hours": 0.5}]}
+    long = FULL.model_copy(update={"outing": DayPlan.model_validate(plan)})
+    *before, last = full_day_rounds(evaluated(long))
+    assert [one.day for one in before] == [None] * len(before)
+    done = [one.done for one in (*before, last)]
+    assert len(before) > 1
+    assert done == sorted(set(done))
+    assert last.day is not None
+    assert done[-1] == last.total == len(last.day.rows)
+
+
+def test_in_how_many_rounds_a_day_is_floated_is_nothing(monkeypatch: pytest.MonkeyPatch) -> None:
+    whole = full_day(evaluated(FULL))
+    monkeypatch.setattr(by_rounds, "_AT_ONCE", 11)
+    parts = full_day(evaluated(FULL))
+    assert [row.h for row in parts.rows] == [row.h for row in whole.rows]
+    for one, other in zip(parts.rows, whole.rows, strict=True):
+        assert one.total_kg == other.total_kg
+        for name in ("list_deg", "trim_deg", "freeboard_m", "gm_m", "lean_freeboard_m"):
+            a, b = getattr(one, name), getattr(other, name)
+            assert (a is None) == (b is None)
+            assert a is None or a == pytest.approx(b, abs=0.02)
+    assert parts.figures.worst is not None
+    assert whole.figures.worst is not None
+    assert parts.figures.worst.h == whole.figures.worst.h

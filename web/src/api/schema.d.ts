@@ -637,6 +637,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/day/rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Day Rounds
+         * @description The same, a line of JSON a round; whoever hangs up ends it. Nothing is stored.
+         */
+        post: operations["day_rounds"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/deck.svg": {
         parameters: {
             query?: never;
@@ -4018,6 +4038,17 @@ export interface components {
              * @default UTC
              */
             zone: string;
+        };
+        /**
+         * DayRound
+         * @description How far a day is worked out: so many moments of all; the last round has the day.
+         */
+        DayRound: {
+            day: components["schemas"]["FullDay"] | null;
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
         };
         /**
          * DeadArc
@@ -13148,6 +13179,60 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FullDay"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    day_rounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayRound"];
+                    "application/x-ndjson": unknown;
                 };
             };
             /** @description Not Found */

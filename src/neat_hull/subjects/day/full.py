@@ -10,6 +10,7 @@ from neat_hull.errors import InputError
 from neat_hull.model.day_figures import (
     DayFigure,
     DayPlace,
+    DayRound,
     FullDay,
     HourRow,
     PhaseSpan,
@@ -23,33 +24,52 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
 from neat_hull.subjects.day.case import instants
 from neat_hull.subjects.day.figures import cause_name, clock_text, day_figures
-from neat_hull.subjects.day.hours import JUDGED, Hours, hours, lived, shares, sun_known
+from neat_hull.subjects.day.hours import JUDGED, Hours, hours, joined, lived, shares, sun_known
+
+# So many moments are floated at once: a day by quarters of an hour in one go, and less than a third
+# of a second between two rounds of a longer one.
+_AT_ONCE = 96
 
 
 def full_day(ev: Evaluated) -> FullDay:
     """A setup through its day. Raises InputError where nobody has said how it goes, DoesNotFloat or
     NoBalance where it does not float as it leaves."""
+    *_, last = full_day_rounds(ev)
+    assert last.day is not None, "the last has it"
+    return last.day
+
+
+def full_day_rounds(ev: Evaluated) -> Iterator[DayRound]:
+    """The same in rounds that say how far it is; the last one has it all. Raises as `full_day`."""
     if ev.setup.outing.phases is None:
         raise InputError("outing.phases", None, "nobody has said how the day goes")
     at_rest_or_raise(ev)
     of = ev.once(lived)
-    found = hours(ev, of, instants(of.case, of.clock))
-    assert found is not None, "it floats"
-    figures = day_figures(ev, found)
-    return FullDay(
+    every = instants(of.case, of.clock)
+    floated: list[Hours] = []
+    rows: list[HourRow] = []
+    for start in range(0, len(every), _AT_ONCE):
+        yield DayRound(done=start, total=len(every), day=None)
+        some = hours(ev, of, every[start : start + _AT_ONCE])
+        assert some is not None, "it floats"
+        floated.append(some)
+        rows += _rows(ev, some)
+    figures = day_figures(ev, joined(floated))
+    day = FullDay(
         figures=figures,
         phases=[
             PhaseSpan(name=phase.name, kind=phase.kind, from_h=a, until_h=b,
                       air_c=phase.air_temp_c)
             for phase, (a, b) in zip(of.clock.phases, pairwise(of.clock.bounds), strict=True)
         ],
-        rows=list(_rows(ev, found)),
+        rows=rows,
         moved=[
             DayPlace(h=one.h, thing_id=int(one.load), x_m=one.x_m, y_m=one.y_m)
             for one in of.case.moves
         ],
         told=[_told(ev, one) for one in figures.figures if one.share > 0],
     )  # fmt: skip
+    yield DayRound(done=len(every), total=len(every), day=day)
 
 
 def _rows(ev: Evaluated, found: Hours) -> Iterator[HourRow]:

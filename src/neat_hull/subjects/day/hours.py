@@ -101,6 +101,23 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
                  floats, level)  # fmt: skip
 
 
+def joined(some: Sequence[Hours]) -> Hours:
+    """The moments of one day, floated in some batches, in one; held upright no longer."""
+    first = some[0]
+    return Hours(
+        first.lived,
+        [at for one in some for at in one.at],
+        [phase for one in some for phase in one.phase],
+        [kg for one in some for kg in one.kg],
+        [loads for one in some for loads in one.loads],
+        {name: np.concatenate([one.figures[name] for one in some]) for name in first.figures},
+        np.concatenate([one.draft_m for one in some]),
+        np.concatenate([one.afloat for one in some]),
+        np.concatenate([one.floats for one in some]),
+        None,
+    )
+
+
 def _own_kg(ev: Evaluated) -> float:
     """Of the whole, what a rating does not count: what tubes let in, and often the boat itself."""
     rigged = ev.rigged

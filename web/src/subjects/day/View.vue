@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Day: a ribbon of hours under the boat, what changes through them, and the worst of it. */
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
-import { api, ask, type DayPlan, type FullDay } from '@/api/client'
+import { computed, onScopeDispose, ref, useTemplateRef } from 'vue'
+import type { DayPlan, FullDay, Schemas } from '@/api/client'
+import { askRounds } from '@/api/rounds'
 import { clock } from '@/kit/clock'
 import { show } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
@@ -38,18 +39,38 @@ const plan = computed(() => store.kept?.setup.outing ?? null)
 const planned = computed(() => plan.value?.phases != null)
 const figures = computed(() => store.figures?.outing ?? null)
 const take = (fields: DayChange) => void store.putDay(fields)
-const full = usePage<FullDay | null>(
-  (setup_id) =>
-    planned.value
-      ? ask(
-          api.POST('/api/v1/setups/{setup_id}/day', {
-            params: { path: { setup_id } },
-            body: { places: [] },
-          }),
-        )
-      : Promise.resolve(null),
-  () => planned.value,
-)
+/** Told of only where it takes longer than one waits without a word. */
+const SLOW_MS = 300
+const round = ref<Schemas['DayRound'] | null>(null)
+const slow = ref(false)
+const asked = ref(0)
+const stopped = ref(false)
+let under: AbortController | null = null
+async function workOut(setup_id: number): Promise<FullDay | null> {
+  under?.abort()
+  if (!planned.value) return null
+  const mine = (under = new AbortController())
+  round.value = null
+  stopped.value = false
+  const late = setTimeout(() => (slow.value = mine === under), SLOW_MS)
+  try {
+    const last = await askRounds<Schemas['DayRound']>(
+      `/api/v1/setups/${setup_id}/day/rounds`,
+      mine.signal,
+      (now) => (round.value = now),
+    )
+    return (last?.day as FullDay | null | undefined) ?? full.answer.value
+  } finally {
+    clearTimeout(late)
+    if (mine === under) slow.value = false
+  }
+}
+function stop(): void {
+  under?.abort()
+  stopped.value = true
+}
+onScopeDispose(() => under?.abort())
+const full = usePage<FullDay | null>(workOut, () => [planned.value, asked.value])
 const day = computed(() => full.answer.value ?? null)
 const hour = computed(() => {
   const of = day.value?.figures
@@ -107,6 +128,19 @@ const wide = computed(() => Math.max(300, width.value - 26))
         </p>
       </div>
       <p v-if="full.trouble.value" class="stop" role="alert">{{ full.trouble.value }}</p>
+      <p v-if="slow" class="under-way" data-testid="day-progress">
+        <progress
+          :value="round?.done ?? 0"
+          :max="round?.total ?? 1"
+          aria-label="Floating the day"
+        />
+        {{ round ? `${round.done} of ${round.total} moments` : 'starting' }}
+        <button type="button" class="small" @click="stop">Stop</button>
+      </p>
+      <p v-else-if="stopped" class="under-way" role="status">
+        Stopped: what is shown is the day as it was before.
+        <button type="button" class="small" @click="asked += 1">Go on</button>
+      </p>
       <p v-if="figures?.trouble" class="stop" role="alert">{{ figures.trouble }}</p>
       <div v-if="!planned" class="card pad empty">
         <p>
@@ -237,6 +271,16 @@ const wide = computed(() => Math.max(300, width.value - 26))
 <style scoped>
 .empty p {
   max-width: 60ch;
+}
+.under-way {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin: 4px 0;
+}
+.under-way progress {
+  width: 220px;
+  accent-color: var(--pick);
 }
 .now,
 .told {

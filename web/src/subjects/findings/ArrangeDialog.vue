@@ -2,6 +2,7 @@
 /** Places for everything at once: rounds with the best so far; it can be stopped at any of them. */
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { ArrangeProgress, Arrangement } from '@/api/client'
+import { askRounds } from '@/api/rounds'
 import type { Units } from '@/kit/units'
 import { counted, listWords, said, trimWords } from '@/kit/words'
 import { number } from '@/kit/units'
@@ -37,22 +38,8 @@ async function run(): Promise<void> {
   trouble.value = ''
   progress.value = null
   try {
-    const answer = await fetch(`/api/v1/setups/${setup_id}/arrange?name=${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: '{}',
-      signal,
-    })
-    if (!answer.ok || !answer.body) throw new Error(`The server answered ${answer.status}.`)
-    const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader()
-    let rest = ''
-    for (;;) {
-      const { done, value } = await reader.read()
-      if (done) break
-      const lines = (rest + value).split('\n')
-      rest = lines.pop() ?? ''
-      for (const line of lines) progress.value = JSON.parse(line) as ArrangeProgress
-    }
+    const path = `/api/v1/setups/${setup_id}/arrange?name=${name}`
+    await askRounds<ArrangeProgress>(path, signal, (round) => (progress.value = round))
   } catch (error) {
     if (!signal.aborted)
       trouble.value = error instanceof Error ? error.message : 'The server cannot be reached.'

@@ -315,6 +315,9 @@ p {
   color: var(--soft);
   font-size: 12px;
 }
+.fields :deep(.el-input) {
+  height: 36px;
+}
 .fields .check {
   flex-direction: row;
   gap: 6px;
@@ -420,6 +423,9 @@ button[aria-pressed='true'],
   input:not([type='checkbox']),
   select {
     min-height: 44px;
+  }
+  .fields :deep(.el-input) {
+    height: 44px;
   }
   li {
     grid-template-columns: 1fr;
