@@ -62,11 +62,16 @@ def test_the_same_trip_again_is_asked_about_and_not_doubled(client: TestClient) 
 def test_a_trip_is_changed_and_taken_out_and_undo_never_touches_it(client: TestClient) -> None:
     trip = told(client)["kept"]
     url = f"{V1}/log/trips/{trip}"
-    changed = client.put(url, json=ONE | {"hours": 6.0, "marks": {str(ANCHOR): {"broke": True}}})
-    assert changed.status_code == 200, changed.text
+    # One changes the hours and a mark, another one meanwhile the note: both are kept.
+    for fields in ({"hours": 6.0, "marks": {str(ANCHOR): {"broke": True}}}, {"note": "Rain."}):
+        changed = client.patch(url, json={"fields": fields})
+        assert changed.status_code == 200, changed.text
     kept = client.get(url).json()
     assert (kept["hours"], kept["marks"][str(ANCHOR)]["broke"]) == (6.0, True)
-    assert kept["marks"][str(CRATE)]["uses"] is None
+    assert (kept["marks"][str(CRATE)]["uses"], kept["note"]) == ("0", "Rain.")
+    for wrong in ({"hours": -1}, {"marks": {str(CRATE): {"uses": "9"}}}, {"on_day": None}):
+        assert client.patch(url, json={"fields": wrong}).status_code == 422
+    assert client.get(url).json() == kept
     was = {"name": "Reed Lake dawn"}
     edit = {"what": "setup", "id": None, "fields": {"name": "Other"}, "was": was}
     assert client.patch(V1, json={"edits": [edit]}).status_code == 200
@@ -77,7 +82,7 @@ def test_a_trip_is_changed_and_taken_out_and_undo_never_touches_it(client: TestC
     assert trip not in [row["trip_id"] for row in page["trips"]]
     assert client.get(url).status_code == 404
     assert client.delete(url).status_code == 404
-    assert client.put(url, json=ONE).status_code == 404
+    assert client.patch(url, json={"fields": {}}).status_code == 404
 
 
 def test_what_is_deleted_from_the_gear_stays_in_its_trips_by_name(client: TestClient) -> None:
@@ -122,7 +127,8 @@ def test_what_is_no_trip_is_refused_by_its_field(
 
 def test_what_was_not_aboard_then_cannot_be_told_of_later(client: TestClient) -> None:
     trip = told(client)["kept"]
-    answer = client.put(f"{V1}/log/trips/{trip}", json=ONE | {"marks": {str(NET): {"uses": "0"}}})
+    fields = {"marks": {str(NET): {"uses": "0"}}}
+    answer = client.patch(f"{V1}/log/trips/{trip}", json={"fields": fields})
     assert answer.status_code == 422
     assert "was not aboard" in answer.text
 

@@ -259,3 +259,21 @@ def test_the_log_goes_out_and_what_is_there_already_is_asked_about(
         {"name": "x.json", "mimeType": "application/json", "buffer": b"{"}
     )
     expect(bench.get_by_role("alert")).to_contain_text("is not JSON")
+
+
+def test_a_trip_that_is_there_is_changed_where_it_was_changed(bench: Page, server: Server) -> None:
+    log(bench, server)
+    row = bench.get_by_role("row", name="2026-10-10")
+    row.get_by_role("button", name="Change").click()
+    form = bench.get_by_test_id("trip-form")
+    expect(bench.get_by_test_id("trip-hours")).to_have_value("5")
+    bench.get_by_test_id("trip-hours").fill("5.5")
+    bench.get_by_test_id(f"uses-{ANCHOR}-0").click()
+    bench.get_by_test_id("save-trip").click()
+    expect(form).to_have_count(0)
+    expect(row).to_contain_text("5.5")
+    expect(row).to_contain_text("10 of 11")
+    row.get_by_role("button", name="Delete").click()
+    expect(row).to_be_visible()
+    row.get_by_role("button", name="Delete").click()
+    expect(row).to_have_count(0)

@@ -11,7 +11,7 @@ from neat_hull.api.float_plan import float_plan
 from neat_hull.api.state import Db, SetupId, draw
 from neat_hull.editing.steps import beside_of
 from neat_hull.files.deck_svg import deck_svg
-from neat_hull.files.said_text import Units, said
+from neat_hull.files.said_text import Units, list_said, said, trim_said
 from neat_hull.files.take_along import TakeAlong, policy, write_take_along
 from neat_hull.model.checklists import Checklists, LineHidden, ListName, OwnLine
 from neat_hull.model.figures import Figures
@@ -122,11 +122,9 @@ def _figures(ev: Evaluated, figures: Figures) -> list[tuple[str, Said]]:
     rows.append(("All up", Said.of("{}", mass=weight.all_up_kg)))
     if afloat is None:
         return [*rows, ("Afloat", Said.of(figures.trouble or "no figures"))]
-    end = "stern" if afloat.trim_deg > 0 else "bow"
-    side = "starboard" if afloat.heel_deg > 0 else "port"
     rows += [
-        ("Trim", Said.of(f"{{}}, {end} down", angle=abs(afloat.trim_deg))),
-        ("List", Said.of(f"{{}} to {side}", angle=abs(afloat.heel_deg))),
+        ("Trim", trim_said(afloat.trim_deg)),
+        ("List", list_said(afloat.heel_deg)),
         ("Stability (GM)", Said.of("{}", length=afloat.gm_m)),
         ("Least freeboard", Said.of("{}", length=afloat.least_freeboard_m)),
     ]

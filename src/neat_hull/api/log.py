@@ -5,12 +5,14 @@ from typing import Annotated, Literal
 
 from fastapi import APIRouter, Response
 from fastapi import Path as PathParam
-from pydantic import Field
+from pydantic import Field, JsonValue
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.edits import patched
 from neat_hull.editing.log import (
     boarded,
+    entry_of,
     file_trips,
     plan_log,
     require_aboard,
@@ -54,6 +56,12 @@ class NewTrip(Model):
 
     entry: TripEntry
     sure: bool = False
+
+
+class TripChange(Model):
+    """Fields that were changed, marks and packs by item; the others stay as they are by now."""
+
+    fields: dict[str, JsonValue]
 
 
 class TripResult(Model):
@@ -126,13 +134,15 @@ def logged(setup_id: SetupId, trip_id: TripId, db: Db) -> KeptTrip:
     return load_trip(db, trip_id)
 
 
-@router.put("/trips/{trip_id}")
-def change_logged(setup_id: SetupId, trip_id: TripId, body: TripEntry, db: Db) -> LogPage:
-    """What is told of it now."""
-    require_told(body)
+@router.patch("/trips/{trip_id}")
+def change_logged(setup_id: SetupId, trip_id: TripId, body: TripChange, db: Db) -> LogPage:
+    """Fields of what is told of it, in the newest state."""
     with transaction(db):
-        require_aboard(load_trip(db, trip_id), body)
-        change_trip(db, trip_id, body)
+        trip = load_trip(db, trip_id)
+        entry = patched(entry_of(trip), body.fields, "trip")
+        require_told(entry)
+        require_aboard(trip, entry)
+        change_trip(db, trip_id, entry)
     return log(setup_id, db)
 
 

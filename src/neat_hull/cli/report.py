@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from neat_hull.files.said_text import said
+from neat_hull.files.said_text import list_said, said, trim_said
 from neat_hull.model.figures import Figures
 
 _MARK = {"fine": "✓", "watch": "●", "fix": "▲", "stop": "■"}
@@ -16,10 +16,8 @@ def lines(figures: Figures) -> Iterator[str]:
     verdict = weight.verdict or "fine"
     rated = "no rating known" if weight.rated_kg is None else f"rated {weight.rated_kg:.0f} kg"
     yield f"{_MARK[verdict]} {weight.carried_kg:.1f} ± {bands.carried_kg:.1f} kg carried, {rated}"
-    end = "stern" if afloat.trim_deg > 0 else "bow"
-    yield f"{_MARK[afloat.trim_verdict]} {abs(afloat.trim_deg):.1f}° {end} down"
-    side = "starboard" if afloat.heel_deg > 0 else "port"
-    yield f"{_MARK[afloat.heel_verdict]} {abs(afloat.heel_deg):.1f}° to {side}"
+    yield f"{_MARK[afloat.trim_verdict]} {said(trim_said(afloat.trim_deg))}"
+    yield f"{_MARK[afloat.heel_verdict]} {said(list_said(afloat.heel_deg))}"
     gm = f"{100 * afloat.gm_m:.1f} ± {100 * bands.gm_m:.1f} cm"
     yield f"{_MARK[afloat.gm_verdict]} GM {gm}, hull: {bands.hull}"
     for well in afloat.wells:

@@ -46,6 +46,17 @@ def boarded(stored: StoredSetup, ev: Evaluated, entry: TripEntry) -> Boarded:
     )
 
 
+def entry_of(trip: KeptTrip) -> TripEntry:
+    """What was told of a trip, as it is told."""
+    told = trip.model_dump(include=set(TripEntry.model_fields) - {"marks"})
+    return TripEntry(**told, marks={i: mark_of(one) for i, one in trip.marks.items()})
+
+
+def mark_of(mark: Mark) -> Mark:
+    """What was said, without the item's name."""
+    return Mark(**mark.model_dump(include=set(Mark.model_fields)))
+
+
 def require_aboard(trip: KeptTrip, entry: TripEntry) -> None:
     """Refuse what is told of something that was not aboard. Raises InputError."""
     for thing_id in {**entry.marks, **entry.packs}:
@@ -60,14 +71,14 @@ def file_trips(db: Connection) -> list[FileTrip]:
 
 def _file_trip(db: Connection, trip_id: int) -> FileTrip:
     trip, stood = load_trip(db, trip_id), load_stood(db, trip_id)
-    told = trip.model_dump(include=set(TripEntry.model_fields) - {"marks", "packs"})
+    told = entry_of(trip).model_dump(exclude={"marks", "packs"})
     items = [
         FileItem(
             item=i,
             name=mark.name,
             stood=FileStood(**vars(stood[i])) if i in stood else None,
             pack=trip.packs.get(i),
-            **mark.model_dump(include=set(Mark.model_fields)),
+            **mark_of(mark).model_dump(),
         )
         for i, mark in trip.marks.items()
     ]
@@ -145,9 +156,7 @@ def _take(db: Connection, trip: FileTrip, known: _Known, new_id: Callable[[str],
         raise InputError("items", trip.on_day, "an item stands twice in one trip")
     entry = TripEntry(
         **trip.model_dump(exclude={"marks", "packs", "items", "setup"}),
-        marks={
-            i: Mark(**one.model_dump(include=set(Mark.model_fields))) for i, one in items.items()
-        },
+        marks={i: mark_of(one) for i, one in items.items()},
         packs={i: one.pack for i, one in items.items() if one.pack is not None},
     )
     aboard = Boarded(

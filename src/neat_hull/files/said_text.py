@@ -38,6 +38,16 @@ _IMPERIAL: dict[HowKind, tuple[float, str, int]] = {
 }
 
 
+def trim_said(trim_deg: float) -> Said:
+    """Which end is down."""
+    return Said.of(f"{{}} {'stern' if trim_deg > 0 else 'bow'} down", angle=abs(trim_deg))
+
+
+def list_said(heel_deg: float) -> Said:
+    """Which side is down."""
+    return Said.of(f"{{}} to {'starboard' if heel_deg > 0 else 'port'}", angle=abs(heel_deg))
+
+
 def said(words: Said, units: Units = "metric") -> str:
     """Words with their amounts in a person's units."""
     of = _UNIT | _IMPERIAL if units == "imperial" else _UNIT

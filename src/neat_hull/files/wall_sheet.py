@@ -11,7 +11,7 @@ from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 
 from neat_hull.files.deck import Numbered, Outline, numbered
-from neat_hull.files.said_text import Units
+from neat_hull.files.said_text import Units, list_said, said, trim_said
 from neat_hull.files.units import LENGTH_M, MASS_KG
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
@@ -165,11 +165,9 @@ class _Page:
         if afloat is None or bands is None:
             self.text(figures.trouble or "", 10)
             return
-        end = "stern" if afloat.trim_deg > 0 else "bow"
-        side = "starboard" if afloat.heel_deg > 0 else "port"
+        lies = f"{said(trim_said(afloat.trim_deg))}, {said(list_said(afloat.heel_deg))}"
         self.text(
-            f"{abs(afloat.trim_deg):.1f}\u00b0 {end} down, {abs(afloat.heel_deg):.1f}\u00b0 to "
-            f"{side}, GM {edge.long(afloat.gm_m, 1)} \u00b1 {edge.long(bands.gm_m, 1)}, "
+            f"{lies}, GM {edge.long(afloat.gm_m, 1)} \u00b1 {edge.long(bands.gm_m, 1)}, "
             f"least freeboard {edge.long(afloat.least_freeboard_m, 1)}",
             10,
         )

@@ -87,15 +87,12 @@ def list_trips(db: Connection) -> list[TripRow]:
     troubled: dict[int, list[str]] = {}
     for row in db.execute(SQL["troubles"]):
         troubled.setdefault(row["trip_id"], []).append(row["name"])
-    return [
-        TripRow(
-            **{name: row[name] for name in row.keys() if name not in ("place", "note")},  # noqa: SIM118
-            where=row["place"],
-            note=row["note"] or "",
-            trouble=troubled.get(row["trip_id"], []),
-        )
-        for row in db.execute(SQL["rows"])
-    ]
+    rows = []
+    for row in map(dict, db.execute(SQL["rows"])):
+        where, note = row.pop("place"), row.pop("note") or ""
+        trouble = troubled.get(row["trip_id"], [])
+        rows.append(TripRow(**row, where=where, note=note, trouble=trouble))
+    return rows
 
 
 def load_trip(db: Connection, trip_id: int) -> KeptTrip:

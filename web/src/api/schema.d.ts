@@ -1401,11 +1401,7 @@ export interface paths {
          * @description A trip with all that was aboard.
          */
         get: operations["logged"];
-        /**
-         * Change Logged
-         * @description What is told of it now.
-         */
-        put: operations["change_logged"];
+        put?: never;
         post?: never;
         /**
          * Drop Logged
@@ -1414,7 +1410,11 @@ export interface paths {
         delete: operations["drop_logged"];
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Change Logged
+         * @description Fields of what is told of it, in the newest state.
+         */
+        patch: operations["change_logged"];
         trace?: never;
     };
     "/api/v1/setups/{setup_id}/money": {
@@ -10498,6 +10498,16 @@ export interface components {
             twin: components["schemas"]["TripRow"] | null;
         };
         /**
+         * TripChange
+         * @description Fields that were changed, marks and packs by item; the others stay as they are by now.
+         */
+        TripChange: {
+            /** Fields */
+            fields: {
+                [key: string]: components["schemas"]["JsonValue"];
+            };
+        };
+        /**
          * TripEntry
          * @description A trip as it is told afterwards: marks and packs by item.
          */
@@ -15271,7 +15281,7 @@ export interface operations {
             };
         };
     };
-    change_logged: {
+    drop_logged: {
         parameters: {
             query?: never;
             header?: never;
@@ -15281,11 +15291,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TripEntry"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description Successful Response */
             200: {
@@ -15325,7 +15331,7 @@ export interface operations {
             };
         };
     };
-    drop_logged: {
+    change_logged: {
         parameters: {
             query?: never;
             header?: never;
@@ -15335,7 +15341,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TripChange"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {

@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
 import { useSetup } from '@/setup/useSetup'
+import TwinQuestion from './TwinQuestion.vue'
 
 const emit = defineEmits<{ taken: [page: Schemas['LogPage']] }>()
 type Row = Schemas['LogImportRow']
@@ -97,14 +98,7 @@ const takeIn = () =>
       data-testid="result"
       placeholder="Neat Hull trip 1 …"
     ></textarea>
-    <div v-if="twin" role="alertdialog" aria-label="The same trip twice?">
-      <p>
-        There is a trip of this setup on {{ twin.on_day }} already, {{ twin.hours }} h. Is this the
-        same one?
-      </p>
-      <button type="button" class="small" @click="leave">Same one: discard</button>
-      <button type="button" class="small" @click="read(true)">Keep both</button>
-    </div>
+    <TwinQuestion v-if="twin" :twin="twin" @same="leave" @both="read(true)" />
     <button
       v-else
       type="button"
@@ -175,15 +169,7 @@ textarea {
 }
 a.small,
 label.small {
-  display: inline-block;
   margin-right: 6px;
-  padding: 4px 9px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  color: var(--ink);
-  font-size: 12px;
-  text-decoration: none;
-  cursor: pointer;
 }
 label.small:focus-within {
   outline: 2px solid var(--pick);
@@ -198,11 +184,5 @@ ul {
   margin: 4px 0;
   padding: 0;
   list-style: none;
-}
-@media (max-width: 600px) {
-  a.small,
-  label.small {
-    padding: 12px;
-  }
 }
 </style>

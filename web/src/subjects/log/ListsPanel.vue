@@ -171,14 +171,6 @@ form {
   border-color: var(--ink);
   box-shadow: inset 0 -3px 0 var(--pick);
 }
-a.small {
-  padding: 4px 9px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  color: var(--ink);
-  font-size: 12px;
-  text-decoration: none;
-}
 ul {
   margin: 8px 0;
   padding: 0;
@@ -235,9 +227,6 @@ form input {
   li input {
     width: 24px;
     height: 24px;
-  }
-  a.small {
-    padding: 12px;
   }
 }
 </style>

@@ -7,8 +7,19 @@ import { CHOICES } from '@/api/words'
 import { pick, ticked, typed } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { useLook } from '@/setup/look'
+import { patchOf } from '@/setup/patch'
 import { useSetup } from '@/setup/useSetup'
-import { draftOf, freshDraft, useDraftTrip, type Draft, type Entry } from './useDraftTrip'
+import TwinQuestion from './TwinQuestion.vue'
+import {
+  allMarks,
+  draftOf,
+  freshDraft,
+  NOTHING,
+  toldOf,
+  useDraftTrip,
+  type Draft,
+  type Entry,
+} from './useDraftTrip'
 import { FLAG_WORD, FLAGS, USES_WORD } from './words'
 
 const props = defineProps<{
@@ -53,11 +64,7 @@ watch(online, (now) => {
 
 function restUnused(): void {
   const marks = { ...draft.value.marks }
-  for (const [id] of unsaid.value)
-    marks[id] = {
-      ...(marks[id] ?? { out_of_reach: false, broke: false, wet: false, lost: false, note: '' }),
-      uses: '0',
-    }
+  for (const [id] of unsaid.value) marks[id] = { ...(marks[id] ?? NOTHING), uses: '0' }
   set({ marks })
 }
 const whole = (from: Draft): Entry | null =>
@@ -73,11 +80,11 @@ async function save(sure: boolean): Promise<void> {
   sending.value = true
   try {
     if (props.trip) {
+      const patch = patchOf(toldOf(props.trip), { ...entry, marks: allMarks(props.trip, entry) })
+      if (!patch) return discard()
       const params = { path: { ...path, trip_id: props.trip.trip_id } }
-      const page = await ask(
-        api.PUT('/api/v1/setups/{setup_id}/log/trips/{trip_id}', { params, body: entry }),
-      )
-      done(page)
+      const body = { fields: patch.fields as Schemas['TripChange']['fields'] }
+      done(await ask(api.PATCH('/api/v1/setups/{setup_id}/log/trips/{trip_id}', { params, body })))
       return
     }
     const answer = await ask(
@@ -267,14 +274,7 @@ function discard(): void {
       ></textarea>
     </label>
     <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
-    <div v-if="twin" class="twin" role="alertdialog" aria-label="The same trip twice?">
-      <p>
-        There is a trip of this setup on {{ twin.on_day }} already, {{ twin.hours }} h. Is this the
-        same one?
-      </p>
-      <button type="button" @click="discard">Same one: discard</button>
-      <button type="button" data-testid="keep-both" @click="save(true)">Keep both</button>
-    </div>
+    <TwinQuestion v-if="twin" :twin="twin" @same="discard" @both="save(true)" />
     <div class="acts">
       <button type="submit" class="main" :disabled="sending" data-testid="save-trip">
         {{ sending ? 'Saving…' : 'Save trip' }}
@@ -400,14 +400,6 @@ button[aria-pressed='true'],
 .taps .more {
   min-width: 32px;
   padding: 0 6px;
-}
-.twin {
-  padding: 8px 10px;
-  border: 1px solid var(--fix-mark);
-  border-radius: 8px;
-}
-.twin button {
-  margin-right: 8px;
 }
 .acts {
   position: sticky;

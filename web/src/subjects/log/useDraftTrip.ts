@@ -39,19 +39,27 @@ export function freshDraft(setup: Schemas['Setup']): Draft {
   }
 }
 
-export function draftOf(trip: Schemas['KeptTrip']): Draft {
+/** What was told of a trip, each item's mark whole. */
+export function toldOf(trip: Schemas['KeptTrip']): Entry {
   const marks: Record<string, Mark> = {}
-  for (const [id, { uses, out_of_reach, broke, wet, lost, note }] of Object.entries(trip.marks)) {
-    const mark = { uses, out_of_reach, broke, wet, lost, note }
-    if (says(mark)) marks[id] = mark
-  }
+  for (const [id, { uses, out_of_reach, broke, wet, lost, note }] of Object.entries(trip.marks))
+    marks[id] = { uses, out_of_reach, broke, wet, lost, note }
   const { on_day, out_at, hours, where, water, wind, water_temp_c, packs, note } = trip
   return { on_day, out_at, hours, where, water, wind, water_temp_c, marks, packs, note }
 }
+/** The marks of all that was aboard, as they are told by now. */
+export const allMarks = (trip: Schemas['KeptTrip'], entry: Entry): Record<string, Mark> =>
+  Object.fromEntries(Object.keys(trip.marks).map((id) => [id, entry.marks?.[id] ?? NOTHING]))
 
+export function draftOf(trip: Schemas['KeptTrip']): Draft {
+  const told = toldOf(trip)
+  const said = Object.entries(told.marks ?? {}).filter(([, mark]) => says(mark))
+  return { ...told, marks: Object.fromEntries(said) }
+}
+
+const says = (mark: Mark) => JSON.stringify(mark) !== JSON.stringify(NOTHING)
 const without = <T>(rows: Record<string, T>, key: string): Record<string, T> =>
   Object.fromEntries(Object.entries(rows).filter(([name]) => name !== key))
-const says = (mark: Mark) => JSON.stringify(mark) !== JSON.stringify(NOTHING)
 
 // Written as it is typed, and beyond the life of a form: one that closes as it saves would not be.
 const all = useLocalStorage<Record<string, Draft>>('neat-hull-trips-told', {}, { flush: 'sync' })
