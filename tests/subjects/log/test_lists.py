@@ -1,6 +1,6 @@
 """Checklists of a setup: in order, with all that is aboard, own lines through every change."""
 
-from tests.judged import ANCHOR, BATTERY, CRATE, FULL, PFD, SPARE_ROD, known, safe, without
+from tests.judged import ANCHOR, BATTERY, CRATE, FULL, PFD, PHONE, SPARE_ROD, known, safe, without
 from tests.subjects.log.trips import logged, season
 
 from neat_hull.model.checklists import ChecklistLine, KeptLine, ListName
@@ -58,8 +58,9 @@ def test_it_is_packed_from_the_bow_with_what_is_in_a_container_under_it() -> Non
 def test_charges_and_dates_come_first() -> None:
     late = Dated(dated_id=3, thing_id=PFD, kind="inflator", due="2026-05-01", uid="x", sequence=0)
     found = lines("pack", dates=[late])
-    assert found[0].thing_id == BATTERY
-    assert found[0].words.text.startswith("Charge")
+    charged = [one.thing_id for one in found[:2]]
+    assert set(charged) == {BATTERY, PHONE}
+    assert all(one.words.text.startswith("Charge") for one in found[:2])
     assert "PFD: out of date" in words(found)[:4]
 
 

@@ -1,7 +1,7 @@
 """Checklists made of a setup: what is packed, rigged, launched with and put away."""
 
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from typing import get_args
+from typing import NamedTuple, get_args
 
 from neat_hull.model.boat import Hatch
 from neat_hull.model.checklists import Checklist, ChecklistLine, KeptLine, ListName
@@ -18,7 +18,15 @@ from neat_hull.subjects.haul.figures import on_land
 _ON_YOU: dict[Serves, str] = {
     "whistle": "on you", "call": "on, charged, on you", "knife": "on you",
 }  # fmt: skip
-Line = tuple[str, Said, int | None, int]  # key, words, item, depth
+
+
+class Line(NamedTuple):
+    """A line by its key, what it says, what it is about, and how many things that is in."""
+
+    key: str
+    words: str
+    thing_id: int | None = None
+    depth: int = 0
 
 
 def checklists(
@@ -40,9 +48,14 @@ def _lines(name: ListName, made: Iterable[Line], kept: Sequence[KeptLine]) -> li
     hidden = {one.line for one in kept if one.list == name and one.line is not None}
     lines = [
         ChecklistLine(
-            key=key, words=words, depth=depth, thing_id=thing, own_id=None, hidden=key in hidden
+            key=line.key,
+            words=Said.of(line.words),
+            depth=line.depth,
+            thing_id=line.thing_id,
+            own_id=None,
+            hidden=line.key in hidden,
         )
-        for key, words, thing, depth in made
+        for line in made
     ]
     own = [
         ChecklistLine(
@@ -63,7 +76,7 @@ def _of(ev: Evaluated, verb: str, words: str, which: Callable[[Thing], object]) 
     """A line for each item aboard that is such a one, from the bow."""
     for i in _from_bow(ev, ev.setup.places):
         if which(ev.thing(i)):
-            yield f"{verb} {i}", Said.of(words.format(ev.name(i))), i, 0
+            yield Line(f"{verb} {i}", words.format(ev.name(i)), i)
 
 
 def _from_bow(ev: Evaluated, things: Iterable[int]) -> list[int]:
@@ -71,18 +84,20 @@ def _from_bow(ev: Evaluated, things: Iterable[int]) -> list[int]:
     return sorted(things, key=lambda i: (-round(by_id[i].centre_m[0], 2), ev.name(i)))
 
 
+def _charged(thing: Thing) -> bool:
+    """Whether it goes by cells that are charged ashore."""
+    own = thing.draw is not None and thing.draw.own_cells
+    return thing.battery is not None or own or "call" in thing.serves
+
+
 def _pack(ev: Evaluated) -> Iterator[Line]:
     """Charges and dates, then all gear: by what it is in, from bow to stern, what is worn last."""
-    yield from _of(ev, "charge", "Charge {}", lambda thing: thing.battery)
-    yield from _of(
-        ev, "charge", "Charge {}",
-        lambda thing: "call" in thing.serves or (thing.draw is not None and thing.draw.own_cells),
-    )  # fmt: skip
+    yield from _of(ev, "charge", "Charge {}", _charged)
     for row in dates(ev).rows:
         if row.verdict != "fine" and row.aboard and row.days_left is not None:
             called = plain(row.thing or row.dated.kind)
             words = f"{called}: out of date" if row.days_left < 0 else f"{called}: due soon"
-            yield f"date {row.dated.dated_id}", Said.of(words), row.dated.thing_id, 0
+            yield Line(f"date {row.dated.dated_id}", words, row.dated.thing_id)
     placing = ev.rigged.placing
     roots = _from_bow(ev, (i for i in ev.setup.places if placing.holder(i) is None))
     worn = [i for i in roots if ev.rigged.by_id[i].stand.on_body]
@@ -94,7 +109,7 @@ def _packed(ev: Evaluated, thing_id: int, depth: int) -> Iterator[Line]:
     hatch = ev.rigged.placing.fitting_under(thing_id) if depth == 0 else None
     where = hatch.name if isinstance(hatch, Hatch) else ev.where_is(thing_id).lower()
     words = ev.name(thing_id) if depth else f"{ev.name(thing_id)}: {plain(where)}"
-    yield f"pack {thing_id}", Said.of(words), thing_id, depth
+    yield Line(f"pack {thing_id}", words, thing_id, depth)
     for one in _from_bow(ev, ev.rigged.placing.contents(thing_id)):
         yield from _packed(ev, one, depth + 1)
 
@@ -107,77 +122,63 @@ def _rig(ev: Evaluated) -> Iterator[Line]:
         if thing.battery is not None:
             continue
         if isinstance(on, OnThing) and thing.long:
-            yield f"rig {i}", Said.of(f"{ev.name(i)} into {ev.name(on.thing)}"), i, 0
+            yield Line(f"rig {i}", f"{ev.name(i)} into {ev.name(on.thing)}", i)
         elif thing.mounted or thing.part in ("seat", "drive", "rudder"):
-            yield f"rig {i}", Said.of(f"{ev.name(i)} on, and tight"), i, 0
+            yield Line(f"rig {i}", f"{ev.name(i)} on, and tight", i)
     yield from _of(ev, "connect", "Connect {}; all it feeds works", lambda thing: thing.battery)
     leashed = [
         i for i in ev.setup.places if ev.thing(i).fixing.leashed or i in ev.setup.safety.leashes
     ]
     for i in _from_bow(ev, leashed):
-        yield f"leash {i}", Said.of(f"Leash on {ev.name(i)}"), i, 0
+        yield Line(f"leash {i}", f"Leash on {ev.name(i)}", i)
 
 
 def _launch(ev: Evaluated) -> Iterator[Line]:
     """What has to be so before one pushes off."""
     plug = ev.setup.safety.plug
-    yield (
-        "plug",
-        Said.of("Drain plug in, hand-tight" if plug else "Drain plug in, if there is one"),
-        None,
-        0,
-    )
+    yield Line("plug", f"Drain plug in, {'hand-tight' if plug else 'if there is one'}")
     if plug is not None and plug.spare:
-        yield "spare plug", Said.of("Spare plug aboard"), None, 0
+        yield Line("spare plug", "Spare plug aboard")
     hatches = [one.name for one in ev.setup.boat.fittings if isinstance(one, Hatch)]
     if hatches:
-        yield "hatches", Said.of(f"Hatches shut: {plain(', '.join(hatches))}"), None, 0
+        yield Line("hatches", f"Hatches shut: {plain(', '.join(hatches))}")
     vests = list(_of(ev, "wear", "{}: on, and closed", lambda thing: "PFD" in thing.serves))
-    yield from vests or [("wear", Said.of("Life jacket (PFD): on, and closed"), None, 0)]
+    yield from vests or [Line("wear", "Life jacket (PFD): on, and closed")]
     for i in _from_bow(ev, ev.setup.places):
         serves, name = ev.thing(i).serves, ev.name(i)
         for service, words in _ON_YOU.items():
             if service in serves:
                 worn = f"{name}: its {service} is on it"
-                yield (
-                    f"{service} {i}",
-                    Said.of(worn if "PFD" in serves else f"{name}: {words}"),
-                    i,
-                    0,
-                )
+                told = worn if "PFD" in serves else f"{name}: {words}"
+                yield Line(f"{service} {i}", told, i)
     yield from _of(ev, "lamp", "{}: try it", lambda thing: thing.lamp)
     yield from _of(
         ev, "spare", "{}: where you can get at it", lambda thing: "spare paddle" in thing.serves
     )
     yield from _of(ev, "part", "{}: down, and turns", lambda thing: thing.part == "rudder")
     yield from _of(ev, "part", "{}: locked in", lambda thing: thing.part == "drive")
-    yield "plan", Said.of("Float plan left with a person"), None, 0
-    yield "weather", Said.of("Wind, waves and cold as you planned for; else stay"), None, 0
+    yield Line("plan", "Float plan left with a person")
+    yield Line("weather", "Wind, waves and cold as you planned for; else stay")
 
 
 def _home(ev: Evaluated, log: Log, care: Sequence[CareRow]) -> Iterator[Line]:
     """Rinse, dry, charge, drain; what broke; what is due."""
-    yield "told", Said.of("Tell whoever has your float plan that you are back"), None, 0
+    yield Line("told", "Tell whoever has your float plan that you are back")
     salt = ev.setup.water == "salt"
-    yield (
-        "rinse",
-        Said.of("Rinse boat, reels and connectors" if salt else "Rinse off mud and weed"),
-        None,
-        0,
-    )
-    yield "drain", Said.of("Drain plug out, hull drained, plug back on its place"), None, 0
+    yield Line("rinse", "Rinse boat, reels and connectors" if salt else "Rinse off mud and weed")
+    yield Line("drain", "Drain plug out, hull drained, plug back on its place")
     yield from _of(ev, "empty", "Empty and dry {}", lambda thing: thing.sloshes or thing.fill)
     yield from _of(
         ev, "dry", "Open and dry {}",
         lambda thing: thing.container is not None and thing.opens != "open" and thing.fill is None,
     )  # fmt: skip
-    yield from _of(ev, "charge", "Charge {}", lambda thing: thing.battery)
+    yield from _of(ev, "charge", "Charge {}", _charged)
     yield from _mended(ev, log)
     for row in care:
         if row.verdict != "fine" and row.what != "rinse":
             called = "" if row.thing_id is None else f"{ev.name(row.thing_id)}: "
-            yield f"care {row.uid[:36]}", Said.of(called + plain(row.words)), row.thing_id, 0
-    yield "log", Said.of("Write the trip into the log"), None, 0
+            yield Line(f"care {row.uid[:36]}", called + plain(row.words), row.thing_id)
+    yield Line("log", "Write the trip into the log")
 
 
 def _mended(ev: Evaluated, log: Log) -> Iterator[Line]:
@@ -185,6 +186,6 @@ def _mended(ev: Evaluated, log: Log) -> Iterator[Line]:
     for i in _from_bow(ev, ev.setup.places):
         last = next(iter(log.item(i).wrong), 0)
         if last & FLAG_BITS["broke"]:
-            yield f"mend {i}", Said.of(f"Mend {ev.name(i)}: it broke"), i, 0
+            yield Line(f"mend {i}", f"Mend {ev.name(i)}: it broke", i)
         elif last & FLAG_BITS["wet"]:
-            yield f"wet {i}", Said.of(f"{ev.name(i)}: look for water in it"), i, 0
+            yield Line(f"wet {i}", f"{ev.name(i)}: look for water in it", i)
