@@ -24,7 +24,10 @@ SCHEMA = schemathesis.openapi.from_asgi("/api/openapi.json", APP)
 
 # Whole boats are evaluated, some many times over, for each of these answers: by day they are asked
 # what is drawn at random, and not each limit of each field besides.
-SLOW = r"/(afloat|advice|arrange|reach|boat/calibration|preview|boat)$"
+SLOW = (
+    r"/(afloat|advice|arrange|reach|boat/calibration|preview|boat|power|fixing|glide|hold|haul|day"
+    r"|day/rounds|capsize|sonar|things|things/\{thing_id\})$"
+)
 # By night some 15,000 requests in all.
 SOME = settings(max_examples=200 if NIGHTLY else 4, deadline=None, derandomize=not NIGHTLY,
                 suppress_health_check=list(HealthCheck))  # fmt: skip
