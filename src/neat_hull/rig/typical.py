@@ -15,6 +15,7 @@ FORE_QUARTER, AFT_QUARTER = 0.77, 0.86
 DEPTH_ON_TOP, DEPTH_SIT_IN = 0.39, 0.46
 BOW_RISE, STERN_RISE = 1.3, 1.2  # heights of the ends, by the depth
 ROCKER_BOW_M, ROCKER_STERN_M = 0.05, 0.03
+FINS_DEEP_M, FINS_LONG_M = 0.30, 0.30  # of a pedal drive: under the keel, and along it
 # Of length times beam: a moulded boat that one sits on top of weighs more than one to sit in.
 KG_PER_M2 = {False: 10.0, True: 8.5}
 

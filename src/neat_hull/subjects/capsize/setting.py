@@ -30,6 +30,7 @@ from neat_hull.rig.over_the_side import climbs_in_at_m, over_the_side
 from neat_hull.rig.parents.base import footprint_m
 from neat_hull.rig.rigging import Stowed
 from neat_hull.rig.trolley import rope_points
+from neat_hull.rig.typical import FINS_DEEP_M, FINS_LONG_M
 from neat_hull.subjects.capsize import typical
 from neat_hull.subjects.capsize.flooding import part_m3
 from neat_hull.subjects.capsize.upset import Upset
@@ -38,7 +39,8 @@ from neat_hull.subjects.capsize.upset import Upset
 _HOLDS: tuple[Fixed, ...] = ("track bolt", "ball", "plate", "strap")
 _VITAL: tuple[Serves, ...] = ("PFD", "call", "knife", "spare paddle", "light")
 _ROPE_POINTS = 9
-_PROPELLER_M, _FINS_M = (0.15, 0.15, 0.35), (0.30, 0.15, 0.35)  # along, across, under the keel
+# Along, across and under the keel.
+_PROPELLER_M, _FINS_M = (0.15, 0.15, 0.35), (FINS_LONG_M, 0.15, FINS_DEEP_M)
 TROLLEY, STOWED = "trolley", "stowed "  # names of lines that are no leash; the rest are ids
 
 

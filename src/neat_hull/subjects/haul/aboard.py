@@ -8,6 +8,7 @@ from neat_hull.model.haul import Leaves
 from neat_hull.model.thing import Thing
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rigging import Stowed
+from neat_hull.rig.typical import FINS_DEEP_M, FINS_LONG_M
 from neat_hull.subjects.haul import typical
 
 Place = tuple[float, float]
@@ -154,8 +155,8 @@ def fins(ev: Evaluated) -> list[Under]:
     for one in ev.rigged.stowed:
         if ev.thing(one.thing_id).part == "drive" and not lifted.get(one.thing_id, False):
             x = one.centre_m[0]
-            half = typical.FINS_LONG_M / 2
-            low = ev.rigged.floating.hull.keel_at_m(x) - typical.FINS_M
+            half = FINS_LONG_M / 2
+            low = ev.rigged.floating.hull.keel_at_m(x) - FINS_DEEP_M
             told.append(Under(one.thing_id, (x - half, x + half), low, True))
     return told
 

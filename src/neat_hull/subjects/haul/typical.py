@@ -49,7 +49,6 @@ BEARING_KPA: dict[Surface, float] = {
     "asphalt": 700.0, "gravel": 250.0, "grass": 100.0, "soft soil": 50.0, "wet sand": 80.0,
     "dry sand": 30.0,
 }  # fmt: skip
-FINS_M, FINS_LONG_M = 0.30, 0.30  # under the keel, and along it: a pedal drive's fins hang so
 # Posts in scuppers: a jolt doubles the load, and what polyethylene bears there, MPa.
 BUMP, POST_BEARS_MPA, SLAB_M = 2.0, 8.0, (0.20, 0.12)
 
