@@ -8,7 +8,8 @@ from benchmarks.told import Times, head, tell
 
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.fixing import Mount, Plate
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.fixing.figures import judged

@@ -5,7 +5,8 @@ import time
 from benchmarks.told import head, tell
 
 from neat_hull.files.demo import demo_setups
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.whole.advice.best import advise
 from neat_hull.whole.arrange import arrangements
 from neat_hull.whole.evaluate import evaluate

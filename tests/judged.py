@@ -9,7 +9,8 @@ from tests.places import otherwise
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.findings import Finding
 from neat_hull.model.judging import Judging, LimitKey, MovedLimit
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.whole.evaluate import evaluate
 
 FULL, CLEAN = demo_setups()[:2]

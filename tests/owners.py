@@ -14,7 +14,8 @@ from neat_hull.errors import DoesNotFloat, InputErrors, NoBalance
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.boat import Boat, Bottom, Chine, Evidence, OffsetStation, TapeMeasures
 from neat_hull.model.calibration import FloatMark, FloatTest, TiltReading, TiltTest
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics.hull.tape import LOW_M

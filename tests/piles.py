@@ -3,7 +3,8 @@
 import numpy as np
 
 from neat_hull.files.demo import demo_setups
-from neat_hull.model.setup import OnFitting, OnThing, Place, Setup
+from neat_hull.model.place import OnFitting, OnThing, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Container, Thing
 
 _BOXES = 12

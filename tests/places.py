@@ -6,8 +6,9 @@ from pydantic import TypeAdapter
 
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.base import Model
+from neat_hull.model.place import On, Place
 from neat_hull.model.reach import Aboard
-from neat_hull.model.setup import On, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.rig.parents.base import Stand
 from neat_hull.rig.rigging import rig

@@ -153,3 +153,28 @@ def test_what_is_being_typed_stays_when_an_answer_comes(bench: Page, server: Ser
     held[0].continue_()
     expect(bench.get_by_test_id("plan-page")).to_contain_text("Ilda Renn")
     expect(bench.get_by_test_id("plan-note")).to_have_value("Two hats")
+
+
+def test_for_the_surf_all_lies_down_and_what_is_to_do_is_ticked(
+    bench: Page, server: Server
+) -> None:
+    bench.goto(f"{server.url}/safety")
+    bench.get_by_text("Surf", exact=True).click()
+    total = bench.get_by_test_id("surf-sum")
+    expect(total).to_contain_text("Pedal drive and Rudder down")
+    rod = bench.get_by_test_id("surf-7")
+    expect(rod).to_contain_text("tip would snap")
+    bench.get_by_label("Port rod in the surf").select_option("port")
+    expect(rod).not_to_contain_text("tip would snap")
+    bench.get_by_test_id("lie-down").click()
+    expect(total).not_to_contain_text("Rudder down")
+    expect(bench.get_by_test_id("surf-figures")).to_contain_text("Trim")
+    step = bench.get_by_role("checkbox", name="Port rod: along the deck to port, tip at the bow")
+    step.check()
+    bench.reload()
+    bench.get_by_text("Surf", exact=True).click()
+    expect(step).to_be_checked()
+    bench.get_by_role("button", name="As for fishing").click()
+    expect(step).to_have_count(0)
+    bench.get_by_test_id("undo").click()
+    expect(step).to_be_checked()

@@ -4,7 +4,8 @@ import pytest
 
 from neat_hull.editing.moving import Moved, move_to
 from neat_hull.files.demo import demo_setups
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.hulls import floating_hull
 from neat_hull.rig.rigging import rig
 from neat_hull.rig.whereabouts import whereabouts

@@ -9,7 +9,8 @@ from neat_hull.errors import InputError
 from neat_hull.files.catalog import kit
 from neat_hull.model.evidence import Bands
 from neat_hull.model.kit import TRIP_KINDS, TripKind
-from neat_hull.model.setup import OnThing, Setup
+from neat_hull.model.place import OnThing
+from neat_hull.model.setup import Setup
 from neat_hull.rig.bands import assumed, bands
 from neat_hull.rig.parents.base import footprint_m
 from neat_hull.rig.rigging import rig

@@ -8,7 +8,8 @@ from tests.examples import examples
 from tests.judged import CLEAN, CRATE, FULL, PADDLE, ROD_P, put, without
 from tests.subjects.glide.goings import planned, with_thing
 
-from neat_hull.model.setup import OnBody, Setup
+from neat_hull.model.place import OnBody
+from neat_hull.model.setup import Setup
 from neat_hull.rig.drag import typical
 from neat_hull.rig.drag.figures import bare_drag, full_drag, outside_full, pull_n
 from neat_hull.rig.settling import at_rest

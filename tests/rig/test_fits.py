@@ -18,7 +18,8 @@ from tests.places import (
     setup,
 )
 
-from neat_hull.model.setup import On, OnThing, Place, Setup
+from neat_hull.model.place import On, OnThing, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.targets import Target
 from neat_hull.model.thing import Thing
 from neat_hull.rig.offering import targets

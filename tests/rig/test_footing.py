@@ -7,7 +7,8 @@ from shapely.geometry import Polygon
 from tests.examples import examples
 from tests.judged import CLEAN, CRATE, WATER, found, known, put
 
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.fits import goes, misfit_at
 from neat_hull.rig.footing import footprint, in_wall, outline, overhang

@@ -4,7 +4,8 @@ import numpy as np
 import pytest
 from tests.judged import CLEAN, CRATE, FULL, PADDLE, ROD_P, ROD_S, found, known
 
-from neat_hull.model.setup import OnBody, Place, Setup
+from neat_hull.model.place import OnBody, Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.offering import targets
 from neat_hull.rig.rigging import rig
 from neat_hull.subjects.capsize.figures import lost

@@ -23,7 +23,8 @@ from tests.places import (
 
 from neat_hull.errors import InputError
 from neat_hull.model.nesting import all_contents, require_nested
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.rigging import rig
 from neat_hull.whole.evaluate import evaluate
 

@@ -8,7 +8,8 @@ from tests.judged import CLEAN, CRATE, FISH_BAG, FULL, PLIERS, WATER, known, put
 from tests.piles import spread
 from tests.places import on
 
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
 from neat_hull.whole.arrange import _bar, _problem, _solve

@@ -9,7 +9,8 @@ from neat_hull.errors import DoesNotFloat, InputErrors, NoBalance
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.judging import Judging, School
 from neat_hull.model.load import Weight
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluate, evaluated, live, require_afloat
 from neat_hull.whole.how import explain, figures

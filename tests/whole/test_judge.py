@@ -53,8 +53,9 @@ from tests.subjects.sonar import hangings
 
 from neat_hull.model.boat import Cleat
 from neat_hull.model.judging import Accepted, Hand, Judging, LimitKey, Waters
+from neat_hull.model.place import OnFitting, Place
 from neat_hull.model.safety import DrainPlug, OwnLine
-from neat_hull.model.setup import OnFitting, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import Beside
 from neat_hull.whole.evaluate import evaluate
 from neat_hull.whole.registry import SUBJECTS, base_limits, limit_rows, limits_for, rules

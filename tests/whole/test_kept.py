@@ -9,7 +9,8 @@ from hypothesis import strategies as st
 from tests.judged import CRATE, FULL
 
 from neat_hull.errors import InputErrors
-from neat_hull.model.setup import OnThing, OnWell, Place, Setup
+from neat_hull.model.place import OnThing, OnWell, Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.whole.evaluate import evaluate, evaluated, live

@@ -40,6 +40,7 @@ from neat_hull.api import (
     setups,
     sonar,
     starting,
+    surf,
     ticks,
 )
 from neat_hull.api.guard import Guard
@@ -93,6 +94,7 @@ def create_app(
         findings,
         advice,
         compare,
+        surf,
         dates,
         float_plan,
         ticks,

@@ -23,7 +23,8 @@ from neat_hull.errors import NotFoundError
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Angler, Day, Posture, SeatPlace
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 from neat_hull.rig.lining_up import Way

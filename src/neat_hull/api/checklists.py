@@ -13,7 +13,7 @@ from neat_hull.editing.steps import beside_of
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.said_text import Units, list_said, said, trim_said
 from neat_hull.files.take_along import TakeAlong, policy, write_take_along
-from neat_hull.model.checklists import Checklists, LineHidden, ListName, OwnLine
+from neat_hull.model.checklists import Checklists, LineHidden, ListName, ListText
 from neat_hull.model.figures import Figures
 from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
@@ -38,7 +38,7 @@ def lists(setup_id: SetupId, db: Db) -> Checklists:
 
 
 @router.post("/{name}/lines", status_code=201)
-def add_own(setup_id: SetupId, name: ListName, body: OwnLine, db: Db) -> Checklists:
+def add_own(setup_id: SetupId, name: ListName, body: ListText, db: Db) -> Checklists:
     """A line of one's own, last in its list."""
     with transaction(db):
         load_setup(db, setup_id)
@@ -47,7 +47,7 @@ def add_own(setup_id: SetupId, name: ListName, body: OwnLine, db: Db) -> Checkli
 
 
 @router.put("/lines/{line_id}")
-def change_own(setup_id: SetupId, line_id: LineId, body: OwnLine, db: Db) -> Checklists:
+def change_own(setup_id: SetupId, line_id: LineId, body: ListText, db: Db) -> Checklists:
     """As it now reads."""
     with transaction(db):
         change_line(db, setup_id, line_id, body.text)

@@ -4,7 +4,8 @@ import re
 from collections.abc import Callable, Iterator
 
 from neat_hull.model.nesting import all_contents
-from neat_hull.model.setup import OnThing, Place, Setup
+from neat_hull.model.place import OnThing, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 
 _GAP_M = 0.02  # between a thing and its copy, so that both can be taken hold of

@@ -14,7 +14,8 @@ from neat_hull.editing.steps import setup_row
 from neat_hull.editing.trial import TrialPlace
 from neat_hull.errors import InputError, OvertakenError
 from neat_hull.model.base import Model, dotted, input_errors
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.typical import seat_as_moved, with_what_was_measured
 from neat_hull.store.connect import Connection
 from neat_hull.store.history import Change

@@ -4,7 +4,8 @@ from dataclasses import dataclass
 
 from neat_hull.model.boat import Boat
 from neat_hull.model.nesting import ashore
-from neat_hull.model.setup import On, OnFitting, OnWell, Place, SeatPlace, Setup
+from neat_hull.model.place import On, OnFitting, OnWell, Place
+from neat_hull.model.setup import SeatPlace, Setup
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.hulls import floating_hull
 from neat_hull.rig.parents.base import Stand

@@ -8,7 +8,8 @@ from neat_hull.editing.trial import TrialPlace
 from neat_hull.errors import InputError, NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.nesting import ashore
-from neat_hull.model.setup import OnFitting, OnWell, Place, Setup
+from neat_hull.model.place import OnFitting, OnWell, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.rig.lining_up import Way, lined_up
 from neat_hull.rig.rigging import rig

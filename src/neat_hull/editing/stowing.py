@@ -12,7 +12,8 @@ import numpy as np
 
 from neat_hull.model.boat import DriveWell, WellBox
 from neat_hull.model.kit import Goes, KitItem
-from neat_hull.model.setup import On, OnBody, OnFitting, OnSeat, OnThing, OnWell, Place, Setup
+from neat_hull.model.place import On, OnBody, OnFitting, OnSeat, OnThing, OnWell, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import BURY_M, Thing
 from neat_hull.rig.hulls import floating_hull
 from neat_hull.rig.parents.base import footprint_m

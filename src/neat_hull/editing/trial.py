@@ -8,8 +8,9 @@ from neat_hull.errors import InputError
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
 from neat_hull.model.nesting import ashore, require_nested
+from neat_hull.model.place import Place
 from neat_hull.model.sections import Sections, TriedSections
-from neat_hull.model.setup import Angler, Place, Posture, SeatPlace, Setup
+from neat_hull.model.setup import Angler, Posture, SeatPlace, Setup
 from neat_hull.model.water import Water
 from neat_hull.rig.typical import seat_as_moved, with_what_was_measured
 from neat_hull.whole.registry import require_known_limits

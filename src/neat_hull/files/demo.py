@@ -14,9 +14,10 @@ from neat_hull.model.judging import Judging
 from neat_hull.model.log import TripEntry
 from neat_hull.model.money import Purchase
 from neat_hull.model.money_plan import MoneyPlan
+from neat_hull.model.place import Place
 from neat_hull.model.power import Power
 from neat_hull.model.safety import SafetyPlan
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 
 

@@ -16,8 +16,9 @@ from neat_hull.model import upcast
 from neat_hull.model.base import input_errors
 from neat_hull.model.boat import Boat
 from neat_hull.model.nesting import require_nested
+from neat_hull.model.place import Place
 from neat_hull.model.sections import Sections, renumbered
-from neat_hull.model.setup import Angler, Day, Place, Posture, SeatPlace, Setup
+from neat_hull.model.setup import Angler, Day, Posture, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.model.water import Water
 

@@ -6,8 +6,9 @@ from pydantic import JsonValue
 
 from neat_hull.model.base import Answer
 from neat_hull.model.findings import Finding
+from neat_hull.model.place import Place
 from neat_hull.model.said import Said
-from neat_hull.model.setup import Place, SeatPlace
+from neat_hull.model.setup import SeatPlace
 
 MoveKind = Literal[
     "slide", "place", "into", "mirror", "swap", "turn", "seat", "wear", "along", "ashore", "rewire"

@@ -10,7 +10,7 @@ from neat_hull.model.said import Said
 ListName = Literal["pack", "rig", "launch", "home"]
 
 
-class OwnLine(Model):
+class ListText(Model):
     """A line of one's own."""
 
     text: str = Field(min_length=1, max_length=200)

@@ -3,7 +3,8 @@
 from collections.abc import Iterable, Mapping
 
 from neat_hull.errors import InputError
-from neat_hull.model.setup import OnFitting, OnThing, OnWell, Place, Setup
+from neat_hull.model.place import OnFitting, OnThing, OnWell, Place
+from neat_hull.model.setup import Setup
 
 
 def require_nested(setup: Setup) -> None:

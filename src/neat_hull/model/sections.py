@@ -16,6 +16,7 @@ from neat_hull.model.judging import Judging
 from neat_hull.model.money_plan import MoneyPlan
 from neat_hull.model.power import Power
 from neat_hull.model.safety import SafetyPlan
+from neat_hull.model.surf import SurfPlan
 
 
 class Sections(Model):
@@ -31,6 +32,7 @@ class Sections(Model):
     haul: HaulPlan = HaulPlan()
     money: MoneyPlan = MoneyPlan()
     outing: DayPlan = DayPlan()
+    surf: SurfPlan = SurfPlan()
 
 
 @runtime_checkable

@@ -1,8 +1,8 @@
 """Where a thing may go: what it could be put on, and why not where it could not."""
 
 from neat_hull.model.base import Answer, Point
+from neat_hull.model.place import On, Place
 from neat_hull.model.said import Said
-from neat_hull.model.setup import On, Place
 
 
 class Target(Answer):

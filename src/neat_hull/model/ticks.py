@@ -6,7 +6,7 @@ from pydantic import Field
 
 from neat_hull.model.base import Answer, Model
 
-TickList = Literal["off", "pack", "rig", "launch", "home"]
+TickList = Literal["off", "pack", "rig", "launch", "home", "surf"]
 
 
 class Tick(Model):

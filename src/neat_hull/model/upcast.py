@@ -10,7 +10,7 @@ from typing import Any, get_args
 from pydantic import BaseModel
 
 from neat_hull.model.boat import Fitting
-from neat_hull.model.setup import On
+from neat_hull.model.place import On
 
 Row = dict[str, Any]
 

@@ -1,7 +1,8 @@
 """Whether a thing goes where it is put: on a track, through a hatch's mouth, into a crate."""
 
+from neat_hull.model.place import On, Place
 from neat_hull.model.said import Said, plain
-from neat_hull.model.setup import On, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.rig.footing import in_wall, on_a_track, over_water
 from neat_hull.rig.parents import parent_of
 from neat_hull.rig.parents.base import EDGE_M, Play, WhyNot

@@ -20,7 +20,7 @@ from shapely import (
 from shapely.geometry.base import BaseGeometry
 
 from neat_hull.model.boat import Boat, SeatRail, Track
-from neat_hull.model.setup import Place
+from neat_hull.model.place import Place
 from neat_hull.model.thing import Thing
 from neat_hull.physics.hull.shape import Hull, Well
 from neat_hull.rig.parents.base import EDGE_M, footprint_m

@@ -4,7 +4,7 @@ from typing import Literal
 
 from neat_hull.errors import InputError
 from neat_hull.model.boat import Boat, Fitting
-from neat_hull.model.setup import OnFitting, Place
+from neat_hull.model.place import OnFitting, Place
 from neat_hull.rig.fits import slide_m
 from neat_hull.rig.parents.base import footprint_m
 from neat_hull.rig.rigging import Rigged, Stowed

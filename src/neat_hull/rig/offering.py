@@ -1,6 +1,6 @@
 """What a thing could be put on, and where it would go there if one just said so."""
 
-from neat_hull.model.setup import On, Place
+from neat_hull.model.place import On, Place
 from neat_hull.model.targets import Target
 from neat_hull.rig.fits import play_on
 from neat_hull.rig.parents import PARENTS, parent_of

@@ -10,7 +10,8 @@ from functools import cached_property
 
 from neat_hull.model.boat import Fitting, Hatch
 from neat_hull.model.nesting import contents_of, nesting_trouble
-from neat_hull.model.setup import OnBody, OnFitting, OnSeat, OnThing, Place, Setup
+from neat_hull.model.place import OnBody, OnFitting, OnSeat, OnThing, Place
+from neat_hull.model.setup import Setup
 from neat_hull.physics.body.segments import Body
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.parents import parent_of

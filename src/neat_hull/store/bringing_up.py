@@ -6,8 +6,8 @@ from typing import Any
 from neat_hull.model import upcast
 from neat_hull.model.base import Model
 from neat_hull.model.boat import Boat
+from neat_hull.model.place import Place
 from neat_hull.model.sections import Sections
-from neat_hull.model.setup import Place
 from neat_hull.model.thing import Thing
 
 _WHOLE: dict[str, type[Model]] = {"thing": Thing, "place": Place, "boat": Boat}

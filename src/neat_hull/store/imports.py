@@ -4,8 +4,9 @@ from dataclasses import dataclass
 from pathlib import Path
 from sqlite3 import Connection
 
+from neat_hull.model.place import OnThing, Place
 from neat_hull.model.sections import renumbered
-from neat_hull.model.setup import OnThing, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS

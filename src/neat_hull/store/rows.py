@@ -10,8 +10,9 @@ from pydantic import ValidationError
 
 from neat_hull.errors import InputError
 from neat_hull.model.base import Model, input_errors
+from neat_hull.model.place import Place
 from neat_hull.model.sections import Sections
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.queries import read_queries
 

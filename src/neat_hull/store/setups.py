@@ -9,7 +9,8 @@ from sqlite3 import Connection
 from neat_hull.errors import NotFoundError
 from neat_hull.model.boat import Boat
 from neat_hull.model.dates import Dated
-from neat_hull.model.setup import Angler, Place, SeatPlace, Setup
+from neat_hull.model.place import Place
+from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.thing import Thing
 from neat_hull.store.dates import list_dates
 from neat_hull.store.queries import read_queries

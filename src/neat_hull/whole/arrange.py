@@ -17,8 +17,9 @@ import scipy  # its parts are loaded when first asked: they would hold up every 
 
 from neat_hull.model.advice import Arrangement, ArrangeProgress, Placed
 from neat_hull.model.figures import Figures
+from neat_hull.model.place import Place
 from neat_hull.model.said import Amount, Said, items
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest

@@ -5,7 +5,8 @@ from dataclasses import dataclass
 
 from neat_hull.model.base import Point
 from neat_hull.model.nesting import all_contents
-from neat_hull.model.setup import OnBody, OnThing, Place, Setup
+from neat_hull.model.place import OnBody, OnThing, Place
+from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import WEIGHT
 from neat_hull.rig.lining_up import lined_up

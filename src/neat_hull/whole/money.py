@@ -13,8 +13,9 @@ from neat_hull.model.money import (
     WantRow,
 )
 from neat_hull.model.money_plan import Phase, minor
+from neat_hull.model.place import OnBody, Place
 from neat_hull.model.said import Said
-from neat_hull.model.setup import OnBody, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Use
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.money.knapsack import Item, best, instead_of

@@ -32,6 +32,7 @@ from neat_hull.subjects import (
     room,
     sight,
     sonar,
+    surf,
     trip,
 )
 
@@ -46,6 +47,7 @@ SUBJECTS: tuple[Subject, ...] = (
     fit.SUBJECT,
     reach.SUBJECT,
     capsize.SUBJECT,
+    surf.SUBJECT,
     anchoring.SUBJECT,
     basics.SUBJECT,
     dates.SUBJECT,

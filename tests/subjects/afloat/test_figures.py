@@ -17,7 +17,8 @@ from neat_hull.model.calibration import (
     TiltTest,
 )
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import OnBody, Setup
+from neat_hull.model.place import OnBody
+from neat_hull.model.setup import Setup
 from neat_hull.physics.water.hydrostatics import settle, upright
 from neat_hull.physics.water.loads import Loads
 from neat_hull.rig.hulls import as_tested, floating_hull, hull_centre_m

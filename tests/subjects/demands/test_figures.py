@@ -13,7 +13,8 @@ from tests.examples import examples
 from neat_hull.files.demo import demo_setups
 from neat_hull.model.boat import Cleat
 from neat_hull.model.demands import DemandNumbers
-from neat_hull.model.setup import OnBody, Setup
+from neat_hull.model.place import OnBody
+from neat_hull.model.setup import Setup
 from neat_hull.physics.water.hydrostatics import (
     Settled,
     drafts_m,

@@ -5,9 +5,10 @@ import math
 import pytest
 from tests.places import DEMO, HOLDER, ROD, THINGS, at, on, setup
 
+from neat_hull.model.place import Place
 from neat_hull.model.reach import FullReach
 from neat_hull.model.rods import RodLie
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.rig.rigging import rig
 from neat_hull.subjects.reach.full import full_reach
 from neat_hull.subjects.reach.limits import zone_steps

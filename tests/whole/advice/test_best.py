@@ -28,8 +28,9 @@ from neat_hull.model.advice import Placed, Suggestion
 from neat_hull.model.figures import Figures
 from neat_hull.model.findings import Finding
 from neat_hull.model.judging import Accepted
+from neat_hull.model.place import Place
 from neat_hull.model.said import Said
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.rig.fits import goes
 from neat_hull.rig.limits import RANK
 from neat_hull.rig.rigging import rig

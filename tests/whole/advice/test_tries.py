@@ -29,8 +29,9 @@ from tests.judged import (
 from tests.places import on
 
 from neat_hull.model.findings import Finding
+from neat_hull.model.place import OnThing, Place
 from neat_hull.model.said import Said
-from neat_hull.model.setup import OnThing, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.rig.fits import goes, misfit
 from neat_hull.rig.rigging import rig
 from neat_hull.subjects.reach.limits import zone_steps

@@ -1806,6 +1806,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/surf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Surf
+         * @description Both side by side, each thing in the second, and what to change.
+         */
+        get: operations["surf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups/{setup_id}/surf/laid-down": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Laid
+         * @description Where everything would go that is to lie low, as far as there is room; nothing is stored.
+         */
+        get: operations["laid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/targets/{thing_id}": {
         parameters: {
             query?: never;
@@ -2209,6 +2249,7 @@ export interface components {
             power?: components["schemas"]["Power"] | null;
             safety?: components["schemas"]["SafetyPlan"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
+            surf?: components["schemas"]["SurfPlan"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
         };
@@ -6995,6 +7036,14 @@ export interface components {
             way: "mirror" | "fore ends" | "middles" | "after ends" | "one line" | "evenly";
         };
         /**
+         * ListText
+         * @description A line of one's own.
+         */
+        ListText: {
+            /** Text */
+            text: string;
+        };
+        /**
          * LoadCurves
          * @description Draft, freeboard and GM against the weight carried, gear scaled where it stands.
          */
@@ -7908,7 +7957,7 @@ export interface components {
          * OwnLine
          * @description A line of somebody's own list: what the authority at hand asks for.
          */
-        "OwnLine-Output": {
+        OwnLine: {
             /**
              * Done
              * @default false
@@ -8583,6 +8632,7 @@ export interface components {
             power?: components["schemas"]["Power"] | null;
             safety?: components["schemas"]["SafetyPlan"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
+            surf?: components["schemas"]["SurfPlan"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
         };
@@ -8923,7 +8973,7 @@ export interface components {
              * Own List
              * @default []
              */
-            own_list: components["schemas"]["OwnLine-Output"][];
+            own_list: components["schemas"]["OwnLine"][];
             plug?: components["schemas"]["DrainPlug"] | null;
             /** Shore M */
             shore_m?: number | null;
@@ -9355,6 +9405,13 @@ export interface components {
              */
             safety: components["schemas"]["SafetyPlan"];
             seat: components["schemas"]["SeatPlace"];
+            /**
+             * @default {
+             *       "places": {},
+             *       "up": false
+             *     }
+             */
+            surf: components["schemas"]["SurfPlan"];
             /** Things */
             things: {
                 [key: string]: components["schemas"]["Thing"];
@@ -9802,6 +9859,103 @@ export interface components {
             words: string;
         };
         /**
+         * SurfLaid
+         * @description Places for all that stands up or is not tied and finds room, by thing.
+         */
+        SurfLaid: {
+            /** Places */
+            places: {
+                [key: string]: components["schemas"]["Place"];
+            };
+        };
+        /**
+         * SurfOffer
+         * @description Somewhere a thing may go for the surf, in words, and its place there.
+         */
+        SurfOffer: {
+            /** Key */
+            key: string;
+            place: components["schemas"]["Place"];
+            /** Words */
+            words: string;
+        };
+        /**
+         * SurfPage
+         * @description Both arrangements side by side, the one to fish with first; each thing in the other; what
+         *     to change, in order. down: parts that hang under the boat and are not up. trouble: why there is
+         *     nothing to hold side by side.
+         */
+        SurfPage: {
+            /** Down */
+            down: number[];
+            /** Rows */
+            rows: components["schemas"]["SurfRow"][];
+            sides: components["schemas"]["Comparison"] | null;
+            /** Steps */
+            steps: components["schemas"]["SurfStep"][];
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
+         * SurfPlan
+         * @description places: where things are then that lie elsewhere while one fishes; all others stay. up: the
+         *     drive and the rudder are up.
+         */
+        SurfPlan: {
+            /**
+             * Places
+             * @default {}
+             */
+            places: {
+                [key: string]: components["schemas"]["Place"];
+            };
+            /**
+             * Up
+             * @default false
+             */
+            up: boolean;
+        };
+        /**
+         * SurfRow
+         * @description A thing as it goes through the surf: how far it stands above the gunwale beside it, whether
+         *     it stays when the boat goes over, and whether its tip would snap or stab. changed: it lies
+         *     elsewhere than while one fishes; offers: where it may go; chosen: which of them it is at.
+         */
+        SurfRow: {
+            /** Changed */
+            changed: boolean;
+            /** Chosen */
+            chosen: string | null;
+            /** Offers */
+            offers: components["schemas"]["SurfOffer"][];
+            /** Over M */
+            over_m: number;
+            /** Snaps */
+            snaps: boolean;
+            /** Stabs */
+            stabs: boolean;
+            /**
+             * Stands
+             * @enum {string}
+             */
+            stands: "fine" | "watch" | "fix" | "stop";
+            /** Thing Id */
+            thing_id: number;
+            /** Tied */
+            tied: boolean;
+        };
+        /**
+         * SurfStep
+         * @description Something to do on the way from the one arrangement to the other; key to tick it by.
+         */
+        SurfStep: {
+            /** Key */
+            key: string;
+            /** Thing Id */
+            thing_id: number | null;
+            words: components["schemas"]["Said"];
+        };
+        /**
          * Swapped
          * @description From an hour on another battery feeds in place of one, and lies where that lay.
          */
@@ -10174,7 +10328,7 @@ export interface components {
              * List
              * @enum {string}
              */
-            list: "off" | "pack" | "rig" | "launch" | "home";
+            list: "off" | "pack" | "rig" | "launch" | "home" | "surf";
         };
         /**
          * Ticks
@@ -10474,6 +10628,7 @@ export interface components {
             power?: components["schemas"]["Power"] | null;
             safety?: components["schemas"]["SafetyPlan"] | null;
             seat?: components["schemas"]["SeatPlace"] | null;
+            surf?: components["schemas"]["SurfPlan"] | null;
             /** Water */
             water?: ("fresh" | "salt") | null;
         };
@@ -11261,14 +11416,6 @@ export interface components {
             zone: "hand" | "lean" | "twist" | "leave" | "ashore";
         };
         /**
-         * OwnLine
-         * @description A line of one's own.
-         */
-        neat_hull__model__checklists__OwnLine: {
-            /** Text */
-            text: string;
-        };
-        /**
          * PhaseSpan
          * @description A phase by its hours.
          */
@@ -11298,19 +11445,6 @@ export interface components {
             name: string;
             /** To H */
             to_h: number;
-        };
-        /**
-         * OwnLine
-         * @description A line of somebody's own list: what the authority at hand asks for.
-         */
-        neat_hull__model__safety__OwnLine: {
-            /**
-             * Done
-             * @default false
-             */
-            done: boolean;
-            /** Text */
-            text: string;
         };
     };
     responses: never;
@@ -14567,7 +14701,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["neat_hull__model__checklists__OwnLine"];
+                "application/json": components["schemas"]["ListText"];
             };
         };
         responses: {
@@ -14777,7 +14911,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["neat_hull__model__checklists__OwnLine"];
+                "application/json": components["schemas"]["ListText"];
             };
         };
         responses: {
@@ -16471,6 +16605,104 @@ export interface operations {
             };
         };
     };
+    surf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurfPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    laid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurfLaid"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     thing_targets: {
         parameters: {
             query?: never;
@@ -16894,7 +17126,7 @@ export interface operations {
             header?: never;
             path: {
                 setup_id: number;
-                name: "off" | "pack" | "rig" | "launch" | "home";
+                name: "off" | "pack" | "rig" | "launch" | "home" | "surf";
             };
             cookie?: never;
         };

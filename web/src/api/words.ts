@@ -1310,6 +1310,14 @@ export const CHOICES = {
       "down all day"
     ]
   },
+  "SurfRow": {
+    "stands": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "TapeMeasures": {
     "bottom": [
       "flat",
@@ -1462,7 +1470,8 @@ export const CHOICES = {
       "pack",
       "rig",
       "launch",
-      "home"
+      "home",
+      "surf"
     ]
   },
   "TiltTest": {
@@ -2092,7 +2101,7 @@ export const USUAL = {
   "OnWell": {
     "kind": "well"
   },
-  "OwnLine-Output": {
+  "OwnLine": {
     "done": false
   },
   "PackUse": {
@@ -2384,6 +2393,10 @@ export const USUAL = {
       "swaps": [],
       "away": {}
     },
+    "surf": {
+      "places": {},
+      "up": false
+    },
     "posture": "sits"
   },
   "SetupChange": {
@@ -2394,6 +2407,10 @@ export const USUAL = {
     "length_m": 40.0,
     "slope_deg": 0.0,
     "step_m": 0.0
+  },
+  "SurfPlan": {
+    "places": {},
+    "up": false
   },
   "TableImport": {
     "take_good": false
@@ -2494,8 +2511,5 @@ export const USUAL = {
   "Wet": {
     "kind": "wet",
     "kg": 0.8
-  },
-  "neat_hull__model__safety__OwnLine": {
-    "done": false
   }
 } as const

@@ -61,6 +61,10 @@ export type DayChange = Partial<Omit<Outing, 'stores' | 'away'>> & {
   stores?: Record<string, Partial<Outing['stores'][string]> | null>
   away?: Record<string, Outing['away'][string] | null>
 }
+/** What changes of the arrangement for the surf; a thing that is null lies as for fishing again. */
+export type SurfChange = Partial<Omit<Setup['surf'], 'places'>> & {
+  places?: Record<string, Place | null>
+}
 export type Trip = Omit<Schemas['SetupChange'], 'revision' | 'name'>
 export type Way = Schemas['LineUp']['way']
 /** Something of the newest state, to tell what was changed of it. */
@@ -224,6 +228,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   const putSafety = (safety: SafetyChange) =>
     edit('the safety plan', [['setup', null, { safety: newest.setup().safety }, { safety }]])
 
+  /** Where things go for the surf. */
+  const putSurf = (surf: SurfChange) =>
+    edit('the surf arrangement', [['setup', null, { surf: newest.setup().surf }, { surf }]])
+
   /** How it gets to the water. */
   const putHaul = (haul: HaulChange) =>
     edit('how it travels', [['setup', null, { haul: newest.setup().haul }, { haul }]])
@@ -256,6 +264,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     putHold,
     putSafety,
     putHaul,
+    putSurf,
     putMoney,
     putDay,
     putJudging,

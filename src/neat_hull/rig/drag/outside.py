@@ -11,7 +11,7 @@ from math import cos, radians, sin
 
 import numpy as np
 
-from neat_hull.model.setup import OnThing
+from neat_hull.model.place import OnThing
 from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.hull.shape import Hull

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from neat_hull.model.setup import On, OnBody, OnFitting, OnSeat, OnThing, OnWell
+from neat_hull.model.place import On, OnBody, OnFitting, OnSeat, OnThing, OnWell
 from neat_hull.rig.parents import body, fitting, seat, thing, well
 from neat_hull.rig.parents.base import Parent
 

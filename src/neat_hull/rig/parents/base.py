@@ -5,8 +5,9 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import Generic, Protocol, TypeVar
 
+from neat_hull.model.place import Place
 from neat_hull.model.said import Said
-from neat_hull.model.setup import Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.physics.body.segments import Body
 from neat_hull.physics.hull.shape import Hull

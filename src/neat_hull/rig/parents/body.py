@@ -5,8 +5,9 @@ from collections.abc import Iterator
 import numpy as np
 
 from neat_hull.model.base import Point
+from neat_hull.model.place import OnBody, Place
 from neat_hull.model.said import plain
-from neat_hull.model.setup import OnBody, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import BURY_M, Thing
 from neat_hull.physics.body.segments import THICKNESS
 from neat_hull.rig.parents.base import SEAT_HALF_M, Frame, Parent, Places, Play, WhyNot, no

@@ -15,7 +15,8 @@ from neat_hull.model.boat import (
     SeatRail,
     Track,
 )
-from neat_hull.model.setup import OnFitting, Place, Setup
+from neat_hull.model.place import OnFitting, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import BURY_M, Fixed, Thing
 from neat_hull.physics.hull.lattice import outline_at
 from neat_hull.physics.hull.shape import Hull

@@ -2,7 +2,8 @@
 
 from collections.abc import Iterator
 
-from neat_hull.model.setup import OnSeat, Place, Setup
+from neat_hull.model.place import OnSeat, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.rig.parents.base import (
     EDGE_M,

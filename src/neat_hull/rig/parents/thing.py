@@ -4,7 +4,8 @@ import math
 from collections.abc import Iterator
 
 from neat_hull.model.nesting import all_contents
-from neat_hull.model.setup import On, OnFitting, OnSeat, OnThing, Place, Setup
+from neat_hull.model.place import On, OnFitting, OnSeat, OnThing, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import BURY_M, Thing
 from neat_hull.rig.parents.base import (
     EDGE_M,

@@ -3,7 +3,8 @@
 from collections.abc import Iterator
 
 from neat_hull.model.boat import WellBox
-from neat_hull.model.setup import OnWell, Place, Setup
+from neat_hull.model.place import OnWell, Place
+from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Thing
 from neat_hull.rig.parents.base import (
     Frame,

@@ -1,7 +1,7 @@
 """What does not belong where it stands, or hangs over the water."""
 
+from neat_hull.model.place import OnFitting
 from neat_hull.model.said import Said
-from neat_hull.model.setup import OnFitting
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.fits import misfit
 from neat_hull.rig.footing import Overhang, overhang

@@ -32,7 +32,7 @@ from neat_hull.model.mount_case import (
     PlateStuff,
     Situation,
 )
-from neat_hull.model.setup import OnFitting, OnWell, Place
+from neat_hull.model.place import OnFitting, OnWell, Place
 from neat_hull.model.thing import Thing
 from neat_hull.physics.fixing.panel import Edge, sheet, tilting
 from neat_hull.physics.hull.shape import Hull

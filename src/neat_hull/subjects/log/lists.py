@@ -7,8 +7,8 @@ from neat_hull.model.boat import Hatch
 from neat_hull.model.checklists import Checklist, ChecklistLine, KeptLine, ListName
 from neat_hull.model.log import FLAG_BITS, Log
 from neat_hull.model.log_figures import CareRow
+from neat_hull.model.place import OnThing
 from neat_hull.model.said import Said, plain
-from neat_hull.model.setup import OnThing
 from neat_hull.model.thing import Serves, Thing
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.dates.figures import dates

@@ -9,8 +9,8 @@ import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import Track
+from neat_hull.model.place import OnFitting
 from neat_hull.model.power import Conductor, Draw, Held
-from neat_hull.model.setup import OnFitting
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.gaps import gaps
 from neat_hull.physics.solids import near_pairs, rods, together

@@ -9,8 +9,8 @@ import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import Hatch
+from neat_hull.model.place import OnFitting, OnThing
 from neat_hull.model.reach import Aboard
-from neat_hull.model.setup import OnFitting, OnThing
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.body.reach import Reach, Zone
 from neat_hull.physics.water.hydrostatics import RightingCurve

@@ -6,8 +6,8 @@ import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import FlushTube
+from neat_hull.model.place import OnFitting
 from neat_hull.model.rods import HandHeld, Parking, RodLie
-from neat_hull.model.setup import OnFitting
 from neat_hull.model.thing import BUTT_SHARE
 from neat_hull.physics.gaps import gaps
 from neat_hull.physics.solids import rods, together

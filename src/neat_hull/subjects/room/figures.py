@@ -9,9 +9,9 @@ from functools import cached_property, lru_cache
 
 import numpy as np
 
+from neat_hull.model.place import OnThing
 from neat_hull.model.room import Clash
 from neat_hull.model.said import Verdict
-from neat_hull.model.setup import OnThing
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.gaps import closer
 from neat_hull.physics.solids import Solids, near_pairs, spans_along, together

@@ -9,8 +9,8 @@ from collections.abc import Iterator
 
 import numpy as np
 
+from neat_hull.model.place import Place
 from neat_hull.model.said import Said, plain
-from neat_hull.model.setup import Place
 from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array
 from neat_hull.rig.fits import OFFERED_OVER_WATER, misfit_at

@@ -8,18 +8,9 @@ from neat_hull.model.advice import MoveKind
 from neat_hull.model.boat import Hatch
 from neat_hull.model.findings import Finding
 from neat_hull.model.nesting import all_contents, ashore
+from neat_hull.model.place import On, OnBody, OnFitting, OnSeat, OnThing, OnWell, Place
 from neat_hull.model.said import Said, plain
-from neat_hull.model.setup import (
-    On,
-    OnBody,
-    OnFitting,
-    OnSeat,
-    OnThing,
-    OnWell,
-    Place,
-    SeatPlace,
-    Setup,
-)
+from neat_hull.model.setup import SeatPlace, Setup
 from neat_hull.model.targets import Target
 from neat_hull.model.thing import Thing
 from neat_hull.rig.evaluated import Evaluated

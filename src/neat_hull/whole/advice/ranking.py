@@ -14,7 +14,7 @@ from neat_hull.errors import NeatHullError
 from neat_hull.model.findings import Finding
 from neat_hull.model.judging import LimitKey
 from neat_hull.model.nesting import all_contents
-from neat_hull.model.setup import Place
+from neat_hull.model.place import Place
 from neat_hull.model.thing import Thing
 from neat_hull.physics.arrays import Array
 from neat_hull.rig.evaluated import Evaluated

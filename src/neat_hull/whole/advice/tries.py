@@ -11,8 +11,9 @@ import numpy as np
 
 from neat_hull.model.base import Point
 from neat_hull.model.nesting import all_contents
+from neat_hull.model.place import OnThing, Place
 from neat_hull.model.said import Verdict
-from neat_hull.model.setup import OnThing, Place, Setup
+from neat_hull.model.setup import Setup
 from neat_hull.model.zones import ReachZone
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.fits import goes, misfit

@@ -24,12 +24,13 @@ import LinesPlan from './LinesPlan.vue'
 import OverColumn from './OverColumn.vue'
 import SchoolsTable from './SchoolsTable.vue'
 import SeenCard from './SeenCard.vue'
+import SurfPanel from './SurfPanel.vue'
 import TripCard from './TripCard.vue'
 
 const store = useSetup()
 const look = useLook()
 const figure = ref<HowFigure | null>(null)
-const shown = ref<'lines' | 'over' | 'full' | 'seen' | 'dates' | 'plan'>('lines')
+const shown = ref<'lines' | 'over' | 'full' | 'seen' | 'surf' | 'dates' | 'plan'>('lines')
 
 const { sliding, setup, trial, tryOut, taken } = useSliding()
 const plan = computed<SafetyPlan | null>(() => setup.value?.safety ?? null)
@@ -107,6 +108,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
           ['over', 'Upside down'],
           ['full', 'Full of water'],
           ['seen', 'Who sees you'],
+          ['surf', 'Surf'],
           ['dates', 'Dates'],
           ['plan', 'Float plan'],
         ]"
@@ -190,6 +192,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
             </template>
           </dl>
         </template>
+        <SurfPanel v-else-if="shown === 'surf'" :units="look.units" />
         <DatesPanel v-else-if="shown === 'dates'" />
         <FloatPlanPanel v-else-if="shown === 'plan'" />
         <SeenCard

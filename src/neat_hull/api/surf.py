@@ -1,0 +1,28 @@
+"""Through the surf: the second arrangement of a setup beside the first."""
+
+from fastapi import APIRouter
+
+from neat_hull.api.answers import Written
+from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.steps import beside_of
+from neat_hull.model.surf_figures import SurfLaid, SurfPage
+from neat_hull.store.setups import load_setup
+from neat_hull.subjects.surf.laying import laid_down
+from neat_hull.whole.evaluate import evaluated
+from neat_hull.whole.surf import surf_page
+
+router = APIRouter(prefix="/setups/{setup_id}/surf", tags=["surf"], route_class=Written)
+
+
+@router.get("")
+def surf(setup_id: SetupId, db: Db) -> SurfPage:
+    """Both side by side, each thing in the second, and what to change."""
+    stored = load_setup(db, setup_id)
+    return surf_page(evaluated(stored.setup, beside_of(stored)))
+
+
+@router.get("/laid-down")
+def laid(setup_id: SetupId, db: Db) -> SurfLaid:
+    """Where everything would go that is to lie low, as far as there is room; nothing is stored."""
+    stored = load_setup(db, setup_id)
+    return SurfLaid(places=laid_down(evaluated(stored.setup, beside_of(stored))))
