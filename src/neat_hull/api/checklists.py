@@ -7,7 +7,7 @@ from fastapi import APIRouter, Response
 from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
-from neat_hull.api.float_plan import float_plan
+from neat_hull.api.float_plan import float_plan_told
 from neat_hull.api.state import Db, SetupId, draw
 from neat_hull.editing.steps import beside_of
 from neat_hull.files.deck_svg import deck_svg
@@ -19,6 +19,7 @@ from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.checklists import add_line, change_line, drop_line, hide_line, list_lines
 from neat_hull.store.connect import Connection, transaction
+from neat_hull.store.float_plans import load_float_plan
 from neat_hull.store.log import load_log
 from neat_hull.store.setups import StoredSetup, load_setup
 from neat_hull.subjects.log.care import care
@@ -92,7 +93,7 @@ def take_along(setup_id: SetupId, db: Db, units: Units = "metric", show: bool = 
         ][:MOST_FINDINGS],
         lists=_lists(db, stored, ev).lists,
         deck=deck_svg(setup, draw(setup), figures),
-        plan=float_plan(setup_id, db).text,
+        plan=float_plan_told(ev, load_float_plan(db, setup_id)),
         items=[(i, setup.things[i].name) for i in sorted(setup.places)],
         packs=[(i, setup.things[i].name) for i in sorted(setup.places) if setup.things[i].battery],
     )

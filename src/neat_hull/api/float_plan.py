@@ -9,6 +9,7 @@ from neat_hull.editing.edits import patched
 from neat_hull.files.float_plan import missing, write_float_plan
 from neat_hull.model.base import Model
 from neat_hull.model.float_plan import FloatPlan, FloatPlanPage
+from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.float_plans import keep_float_plan, load_float_plan
 from neat_hull.store.setups import load_setup
@@ -51,7 +52,11 @@ def float_plan_text(setup_id: SetupId, db: Db) -> Response:
 
 
 def _page(db: Connection, setup_id: int, plan: FloatPlan) -> FloatPlanPage:
-    setup = load_setup(db, setup_id).setup
-    things = shown_and_heard(evaluated(setup))
-    text = write_float_plan(plan, boat=setup.boat.name, day=setup.day, things=things)
-    return FloatPlanPage(plan=plan, text=text, missing=missing(plan))
+    ev = evaluated(load_setup(db, setup_id).setup)
+    return FloatPlanPage(plan=plan, text=float_plan_told(ev, plan), missing=missing(plan))
+
+
+def float_plan_told(ev: Evaluated, plan: FloatPlan) -> str:
+    """The page, for a setup that is evaluated."""
+    setup, things = ev.setup, shown_and_heard(ev)
+    return write_float_plan(plan, boat=setup.boat.name, day=setup.day, things=things)

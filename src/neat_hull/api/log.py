@@ -29,6 +29,7 @@ from neat_hull.model.log_figures import LogImportRow, LogPage, TripAnswer
 from neat_hull.model.log_file import FileTrip
 from neat_hull.model.setup import Day, require_day
 from neat_hull.model.ticks import Tick
+from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.log import (
     add_trip,
@@ -41,7 +42,7 @@ from neat_hull.store.log import (
     twin_of,
 )
 from neat_hull.store.rows import require_thing
-from neat_hull.store.setups import load_setup
+from neat_hull.store.setups import StoredSetup, load_setup
 from neat_hull.store.ticks import keep_tick
 from neat_hull.subjects.log.full import learned
 from neat_hull.subjects.log.learned import mounted
@@ -98,10 +99,7 @@ class LogText(Model):
 def log(setup_id: SetupId, db: Db) -> LogPage:
     """Trips, the newest first, and what they teach of this setup's gear."""
     stored = load_setup(db, setup_id)
-    ev = evaluated(stored.setup, beside_of(stored))
-    today = date.today().isoformat()
-    known = load_log(db, mounted(ev))
-    return LogPage(trips=list_trips(db), learned=learned(ev, known, stored.boat_id, today))
+    return _page(db, stored, evaluated(stored.setup, beside_of(stored)))
 
 
 @router.post("/trips")
@@ -212,6 +210,12 @@ def _kept(
     aboard = boarded(stored, ev, entry)
     twin = None if sure else twin_of(db, entry, stored.setup.name)
     kept = add_trip(db, entry, aboard) if twin is None else None
-    page = log(shown or setup_id, db)
+    page = _page(db, stored, ev) if shown in (None, setup_id) else log(shown, db)
     alike = next((row for row in page.trips if row.trip_id == twin), None)
     return TripAnswer(kept=kept, twin=alike, page=page)
+
+
+def _page(db: Connection, stored: StoredSetup, ev: Evaluated) -> LogPage:
+    known = load_log(db, mounted(ev))
+    today = date.today().isoformat()
+    return LogPage(trips=list_trips(db), learned=learned(ev, known, stored.boat_id, today))

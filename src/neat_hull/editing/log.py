@@ -100,16 +100,17 @@ class _Known:
         return same[0] if len(same) == 1 else None
 
 
-def _known(db: Connection, stored: StoredSetup) -> _Known:
+def _known(db: Connection, stored: StoredSetup, trips: Sequence[FileTrip]) -> _Known:
+    named = {trip.setup for trip in trips}
     return _Known(
         {i: thing.name for i, thing in stored.setup.things.items()},
-        {one.name: load_setup(db, one.setup_id) for one in list_setups(db)},
+        {one.name: load_setup(db, one.setup_id) for one in list_setups(db) if one.name in named},
     )
 
 
 def plan_log(db: Connection, stored: StoredSetup, trips: Sequence[FileTrip]) -> list[LogImportRow]:
     """What each trip of a file would do. Raises InputError for a day that is none."""
-    known, there = _known(db, stored), {row.trip_id: row for row in list_trips(db)}
+    known, there = _known(db, stored, trips), {row.trip_id: row for row in list_trips(db)}
     rows = []
     for number, trip in enumerate(trips, start=1):
         try:
@@ -138,7 +139,7 @@ def take_log_in(
 ) -> int:
     """Keep those of these numbers, in the transaction of the caller; returns how many. An item that
     nobody has any more keeps its name, under a number of its own."""
-    known = _known(db, stored)
+    known = _known(db, stored, trips)
     new_id = lru_cache(lambda _name: new_thing_id(db))
     for number in sorted(set(take)):
         if not 1 <= number <= len(trips):

@@ -10,3 +10,6 @@ export function hourOf(text: string): number | null {
   if (!found || Number(found[1]) > 24 || Number(found[2]) > 59) return null
   return Number(found[1]) + Number(found[2]) / 60
 }
+
+/** The day it is here, as the calendar writes it. */
+export const today = (): string => new Date().toLocaleDateString('sv')

@@ -1,7 +1,7 @@
 """The setup as it goes through the surf, and where things may go for it."""
 
 from collections.abc import Iterator
-from math import atan2, cos, degrees, hypot, radians, sin
+from math import atan2, cos, degrees, hypot
 
 from neat_hull.errors import InputError
 from neat_hull.model.boat import Hatch
@@ -48,12 +48,6 @@ def laid(ev: Evaluated, thing_id: int, side: float, inner: bool = False) -> Plac
     return Place(
         x_m=round(x, 3), y_m=round(y, 3), z_m=None, turn_deg=round(degrees(turn), 1), tilt_deg=0.0
     )
-
-
-def reach_of(place: Place, length_m: float) -> tuple[float, float]:
-    """Where the tip of something that is laid along comes to, from above."""
-    turn = radians(place.turn_deg)
-    return place.x_m + length_m * cos(turn), place.y_m + length_m * sin(turn)
 
 
 def offers(ev: Evaluated, thing_id: int) -> Iterator[SurfOffer]:

@@ -6,6 +6,7 @@ from math import dist
 from neat_hull.model.said import Said
 from neat_hull.model.surf_figures import SurfRow, SurfStep
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.limits import RANK
 from neat_hull.rig.rigging import Stowed
 from neat_hull.subjects.capsize.figures import stays
 from neat_hull.subjects.surf.arrangement import offers, same
@@ -18,10 +19,9 @@ def rows(fishing: Evaluated, surf: Evaluated) -> list[SurfRow]:
     """All that is aboard and not on you, what is worst first. fishing and surf: the one setup in
     both arrangements."""
     found = [_row(fishing, surf, one) for one in surf.rigged.stowed if not one.stand.on_body]
-    rank = {"fine": 0, "watch": 1, "fix": 2, "stop": 3}
     return sorted(
         found,
-        key=lambda row: (-rank[row.stands], -(row.snaps + row.stabs), row.tied, -row.over_m),
+        key=lambda row: (-RANK[row.stands], -(row.snaps + row.stabs), row.tied, -row.over_m),
     )
 
 

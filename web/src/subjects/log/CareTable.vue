@@ -2,6 +2,7 @@
 /** What is looked after: how much of its time is over, and when it was done last. */
 import { reactive } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
+import { today } from '@/kit/clock'
 import { pick, typed } from '@/kit/heard'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
@@ -46,7 +47,6 @@ function add(): void {
   emit('change', { ...next, what: next.what.trim() })
   Object.assign(next, fresh())
 }
-const today = () => new Date().toLocaleDateString('sv')
 </script>
 
 <template>

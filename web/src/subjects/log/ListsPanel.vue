@@ -8,7 +8,7 @@ import type { Units } from '@/kit/units'
 import { told } from '@/kit/words'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
-import { useTicks } from '@/setup/useTicks'
+import { useAllTicks } from '@/setup/useTicks'
 
 type Name = Schemas['Checklist']['name']
 type Line = Schemas['ChecklistLine']
@@ -19,12 +19,7 @@ const store = useSetup()
 const page = usePage<Schemas['Checklists']>((setup_id) =>
   ask(api.GET('/api/v1/setups/{setup_id}/lists', { params: { path: { setup_id } } })),
 )
-const ticks = {
-  pack: useTicks('pack'),
-  rig: useTicks('rig'),
-  launch: useTicks('launch'),
-  home: useTicks('home'),
-}
+const ticks = useAllTicks()
 const shown = ref<Name>('pack')
 const hidden = ref(false)
 const text = reactive<Record<Name, string>>({ pack: '', rig: '', launch: '', home: '' })
@@ -32,7 +27,7 @@ const path = () => ({ setup_id: store.kept!.setup_id })
 const list = computed(() => page.answer.value?.lists.find((one) => one.name === shown.value))
 const lines = computed(() => list.value?.lines.filter((one) => hidden.value || !one.hidden) ?? [])
 const left = (one: Schemas['Checklist']) =>
-  one.lines.filter((line) => !line.hidden && !ticks[one.name].isDone(line.key)).length
+  one.lines.filter((line) => !line.hidden && !ticks.isDone(one.name, line.key)).length
 const words = (line: Line) => told(line.words.text, line.words.amounts ?? [], props.units)
 const along = computed(
   () => `/api/v1/setups/${store.kept!.setup_id}/lists/take-along.html?units=${props.units}`,
@@ -87,18 +82,18 @@ const hide = (line: Line) =>
       <a class="small" :href="`${along}&show=true`" target="_blank" rel="noopener">Open it</a>
     </div>
     <p v-if="page.trouble.value" class="stop" role="alert">{{ page.trouble.value }}</p>
-    <p v-if="ticks[shown].trouble.value" class="stop" role="alert">
-      {{ ticks[shown].trouble.value }}
+    <p v-if="ticks.trouble.value" class="stop" role="alert">
+      {{ ticks.trouble.value }}
     </p>
     <ul>
       <li v-for="line in lines" :key="line.key" :class="{ hid: line.hidden }">
         <label :style="{ paddingLeft: `${22 * line.depth}px` }">
           <input
             type="checkbox"
-            :checked="ticks[shown].isDone(line.key)"
-            @change="ticks[shown].set(line.key, ticked($event))"
+            :checked="ticks.isDone(shown, line.key)"
+            @change="ticks.set(shown, line.key, ticked($event))"
           />
-          <span :class="{ done: ticks[shown].isDone(line.key) }">{{ words(line) }}</span>
+          <span :class="{ done: ticks.isDone(shown, line.key) }">{{ words(line) }}</span>
         </label>
         <button
           v-if="line.own_id != null"
@@ -131,7 +126,7 @@ const hide = (line: Line) =>
       <button type="submit" class="small">Add</button>
     </form>
     <div class="foot">
-      <button type="button" class="small" @click="ticks[shown].clear()">Clear ticks</button>
+      <button type="button" class="small" @click="ticks.clear(shown)">Clear ticks</button>
       <label v-if="list?.lines.some((one) => one.hidden)" class="soft"
         ><input v-model="hidden" type="checkbox" /> show hidden lines</label
       >

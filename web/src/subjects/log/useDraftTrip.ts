@@ -3,17 +3,12 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import { today } from '@/kit/clock'
 
 export type Entry = Schemas['TripEntry']
 export type Mark = Schemas['Mark']
 export type Pack = Schemas['PackUse']
 export type Draft = Omit<Entry, 'hours'> & { hours: number | null }
-
-const today = () => {
-  const now = new Date()
-  const two = (n: number) => String(n).padStart(2, '0')
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
-}
 
 export const NOTHING: Mark = {
   uses: null,
