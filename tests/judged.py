@@ -55,6 +55,18 @@ def judged(setup: Setup, **changes: Any) -> Setup:
     return setup.model_copy(update={"judging": setup.judging.model_copy(update=changes)})
 
 
+def cold(temp: float | None, **changes: object) -> Setup:
+    """On water of that temperature."""
+    return judged(CLEAN.model_copy(update={"water_temp_c": temp}), **changes)
+
+
+def cool(air: float, wind_m_s: float = 1.0) -> Setup:
+    """Warm water under air of that temperature, and nothing warm aboard."""
+    plan = CLEAN.safety.model_copy(update={"air_temp_c": air})
+    glide = CLEAN.glide.model_copy(update={"wind_m_s": wind_m_s})
+    return cold(20.0).model_copy(update={"safety": plan, "glide": glide})
+
+
 def limit(setup: Setup, key: LimitKey, fine: float, watch: float | None = None) -> Setup:
     """With one limit moved, for the profile it has."""
     judging: Judging = setup.judging
@@ -62,7 +74,8 @@ def limit(setup: Setup, key: LimitKey, fine: float, watch: float | None = None) 
         key=key, waters=judging.waters, hand=judging.hand, fine=fine,
         watch=fine if watch is None else watch,
     )  # fmt: skip
-    return judged(setup, moved=[moved])
+    others = [one for one in judging.moved if one.key != key]
+    return judged(setup, moved=[*others, moved])
 
 
 def found(setup: Setup, code: str) -> list[Finding]:

@@ -73,6 +73,22 @@ def test_foam_lifts_the_full_boat_and_a_spare_plug_ends_its_finding(
     expect(bench.get_by_text("No spare drain plug")).to_have_count(0)
 
 
+def test_what_was_not_said_of_the_trip_is_named_until_it_is(bench: Page, server: Server) -> None:
+    safety(bench, server, "Lines")
+    expect(bench.get_by_test_id("unchecked")).to_contain_text("whether you go alone")
+    bench.get_by_test_id("alone").select_option("alone")
+    bench.get_by_test_id("air-temp").fill("2")
+    bench.keyboard.press("Tab")
+    saved(bench)
+    expect(bench.get_by_test_id("unchecked")).not_to_contain_text("whether you go alone")
+    expect(bench.get_by_text("No warm clothing: the air feels like")).to_be_visible()
+    bench.get_by_test_id("water-temp").fill("9")
+    bench.keyboard.press("Tab")
+    saved(bench)
+    expect(bench.get_by_text("No clothing for cold water")).to_be_visible()
+    expect(bench.get_by_text("No warm clothing")).to_have_count(0)
+
+
 def test_a_rod_before_the_light_is_named_and_ashore_it_blocks_nothing(
     bench: Page, server: Server
 ) -> None:

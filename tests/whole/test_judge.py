@@ -32,6 +32,8 @@ from tests.judged import (
     Case,
     boat,
     case,
+    cold,
+    cool,
     found,
     judged,
     known,
@@ -125,11 +127,6 @@ def heavy_anchor(mass_kg: float) -> Setup:
 def standing(setup: Setup) -> Setup:
     """By somebody who means to stand."""
     return setup.model_copy(update={"posture": "stands"})
-
-
-def cold(temp: float | None, **changes: object) -> Setup:
-    """On water of that temperature."""
-    return judged(CLEAN.model_copy(update={"water_temp_c": temp}), **changes)
 
 
 def moved_limit(key: LimitKey, code: str, base: Setup) -> tuple[Setup, Setup]:
@@ -246,6 +243,7 @@ CASES = [
     case("no-whistle", lambda: without(CLEAN, WHISTLE), lambda: CLEAN),
     case("no-light-by-night", lambda: judged(CLEAN, by_night=True), lambda: CLEAN),
     case("cold-water", lambda: cold(17.9), lambda: cold(18.0)),
+    case("cold-air", lambda: cool(9.9), lambda: cool(10.0)),
     case("no-spare-paddle", lambda: judged(CLEAN, waters="river"), lambda: CLEAN),
     case("no-means-to-call", lambda: judged(without(CLEAN, PHONE), waters="river"),
          lambda: judged(CLEAN, waters="river")),

@@ -3,6 +3,7 @@
 from typing import Literal
 
 from neat_hull.model.base import Answer, Point
+from neat_hull.model.said import Verdict
 
 Fate = Literal["stays", "with you", "floats off", "sinks"]
 Rigged = Literal["leash", "stowed line", "trolley"]
@@ -86,10 +87,11 @@ class ClimbRow(Answer):
 
 
 class BailRow(Answer):
-    """How long one means takes; null: it never catches up with the leak."""
+    """How long one means takes; null: it never catches up with the leak. Judged in cold water."""
 
     thing_id: int
     minutes: float | None
+    verdict: Verdict
 
 
 class FullOfWater(Answer):
@@ -112,7 +114,7 @@ class FullOfWater(Answer):
     bail: list[BailRow]
     missing_l: float
     foam_x_m: float | None
-    verdict: Literal["fine", "watch", "fix"]
+    verdict: Verdict
     word: str
 
 

@@ -80,8 +80,8 @@ class SafetyPlan(Model):
     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
     lies across to the other side. few_price: who wants few lines still ties what costs as much.
     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
-    tow null: nobody is to be towed. alone and shore_m, how far from land at most: null where
-    nobody said.
+    tow null: nobody is to be towed. alone, shore_m, how far from land at most, and air_temp_c, the
+    coldest air of the trip: null where nobody said.
     """
 
     leashes: Annotated[dict[Key, Leash], Taken] = Field(default={}, max_length=1000)
@@ -98,6 +98,7 @@ class SafetyPlan(Model):
     swell_m: float = Field(default=0.0, ge=0, le=10)
     alone: bool | None = None
     shore_m: float | None = Field(default=None, ge=0, le=100000)
+    air_temp_c: float | None = Field(default=None, ge=-30, le=50)
     tow: Tow | None = None
     own_list: list[OwnLine] = Field(default=[], max_length=100)
 

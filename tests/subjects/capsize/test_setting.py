@@ -16,6 +16,7 @@ from tests.judged import (
     WATER,
     WHISTLE,
     known,
+    limit,
     put,
     safe,
     without,
@@ -24,6 +25,7 @@ from tests.places import on
 
 from neat_hull.model.capsize_figures import CapsizeFigures
 from neat_hull.model.hold import Trolley
+from neat_hull.model.judging import LimitKey
 from neat_hull.model.safety import DryPart, Flotation, HullMaterial, Leash
 from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Fixed
@@ -132,8 +134,7 @@ def test_the_page_and_the_live_figure_come_to_the_same_reserve() -> None:
 
 
 def test_a_boat_with_foam_floats_full_and_one_without_sinks() -> None:
-    ends = [DryPart(aft_x_m=0.0, fwd_x_m=0.9), DryPart(aft_x_m=2.7, fwd_x_m=3.7)]
-    dry = full_capsize(evaluated(safe(CLEAN, dry=ends))).full
+    dry = full_capsize(evaluated(shut_ends(CLEAN))).full
     assert dry.floats
     assert dry.water_l is not None
     assert dry.water_l > 0
@@ -145,6 +146,42 @@ def test_a_boat_with_foam_floats_full_and_one_without_sinks() -> None:
     assert unsaid.verdict == "watch"
     # Litres of foam: what is short, over what a litre of it lifts.
     assert none.missing_l > -1000 * none.reserve_kg / RHO
+
+
+def shut_ends(setup: Setup) -> Setup:
+    """So that it floats when full."""
+    ends = [DryPart(aft_x_m=0.0, fwd_x_m=0.9), DryPart(aft_x_m=2.7, fwd_x_m=3.7)]
+    return safe(setup, dry=ends)
+
+
+@pytest.mark.parametrize(
+    ("key", "watch", "fix"),
+    [("full side", "awash", "cannot be emptied"), ("full gm", "rolls", "not stay upright")],
+)
+def test_a_full_boats_side_and_stiffness_are_judged_by_levels_that_move(
+    key: LimitKey, watch: str, fix: str
+) -> None:
+    for fine, level, verdict, word in ((-9.0, -9.0, "fine", "level"), (9.0, -9.0, "watch", watch),
+                                       (9.0, 9.0, "fix", fix)):  # fmt: skip
+        eased = limit(limit(shut_ends(CLEAN), "full side", -9.0), "full gm", -9.0)
+        eased = limit(limit(eased, "flooded", -900.0), key, fine, level)
+        full = full_capsize(evaluated(eased)).full
+        assert (full.verdict, word in full.word) == (verdict, True), full.word
+
+
+def test_bailing_for_long_is_to_fix_in_cold_water_alone() -> None:
+    pump = known(shut_ends(CLEAN), WATER, bails="sponge", fixing={"by": "plate"})
+
+    def verdict(water_c: float | None, minutes: float) -> str:
+        setup = limit(pump.model_copy(update={"water_temp_c": water_c}), "bailing", minutes)
+        return full_capsize(evaluated(setup)).full.bail[0].verdict
+
+    took = full_capsize(evaluated(pump)).full.bail[0].minutes
+    assert took is not None
+    assert verdict(14.9, took - 0.01) == "fix"
+    assert verdict(15.0, took - 0.01) == "fine"
+    assert verdict(None, took - 0.01) == "fine"
+    assert verdict(14.9, took + 0.01) == "fine"
 
 
 def test_a_trolleys_rope_is_a_line_and_comes_to_no_legs() -> None:

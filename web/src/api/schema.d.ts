@@ -2607,13 +2607,18 @@ export interface components {
         };
         /**
          * BailRow
-         * @description How long one means takes; null: it never catches up with the leak.
+         * @description How long one means takes; null: it never catches up with the leak. Judged in cold water.
          */
         BailRow: {
             /** Minutes */
             minutes: number | null;
             /** Thing Id */
             thing_id: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
         };
         /**
          * BandPart
@@ -5643,7 +5648,7 @@ export interface components {
              * Verdict
              * @enum {string}
              */
-            verdict: "fine" | "watch" | "fix";
+            verdict: "fine" | "watch" | "fix" | "stop";
             /** Water L */
             water_l: number | null;
             /** Word */
@@ -8923,10 +8928,12 @@ export interface components {
          *     null: nor whether it has a drain. stirrup: a loop to step into hangs ready; assist_rope: a rope
          *     lies across to the other side. few_price: who wants few lines still ties what costs as much.
          *     boats_m_s is how fast others come by where one fishes, swell_m from trough to crest.
-         *     tow null: nobody is to be towed. alone and shore_m, how far from land at most: null where
-         *     nobody said.
+         *     tow null: nobody is to be towed. alone, shore_m, how far from land at most, and air_temp_c, the
+         *     coldest air of the trip: null where nobody said.
          */
         SafetyPlan: {
+            /** Air Temp C */
+            air_temp_c?: number | null;
             /** Alone */
             alone?: boolean | null;
             /**

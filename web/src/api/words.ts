@@ -110,6 +110,14 @@ export const CHOICES = {
       "starboard"
     ]
   },
+  "BailRow": {
+    "verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "BandPart": {
     "source": [
       "weights",
@@ -557,7 +565,8 @@ export const CHOICES = {
     "verdict": [
       "fine",
       "watch",
-      "fix"
+      "fix",
+      "stop"
     ]
   },
   "GlideFigures": {

@@ -143,7 +143,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
       ['setup', null, { seat: before.seat }, { seat }],
     ])
 
-  const putSetup = (trip: Trip & { name: string }) =>
+  const putSetup = (trip: Partial<Trip & { name: string }>) =>
     edit('the setup', [['setup', null, newest.setup(), trip]])
 
   const putCrew = (angler_id: number) =>

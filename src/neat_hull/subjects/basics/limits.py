@@ -1,4 +1,4 @@
-"""How cold the water may be without clothing for it."""
+"""How cold water and air may be without clothing for them, and how far out one goes alone."""
 
 from math import inf
 
@@ -14,6 +14,11 @@ LIMITS: dict[str, Levels] = {
         "Water temperature", "warmth", 18.0, 15.0, 5.0,
         "Cold water takes your breath and your grip before help can come. Shock begins "
 "well above the limit shown here.",
+        rising=True,
+    ),
+    "cold air": Levels(
+        "Air, as it feels in the wind", "warmth", 10.0, 0.0, -inf,
+        "Wet from one wave, you cool in the wind long after you are back in the boat.",
         rising=True,
     ),
 }  # fmt: skip

@@ -7,8 +7,10 @@ from neat_hull.model.thing import Serves
 from neat_hull.rig.aboard import rows
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import WHOLE, Found, against, amount, past, rule
+from neat_hull.subjects.basics.figures import air_c, felt_c
 
 _CALLS, _FAR_M = 2, 1000.0  # ours: one fails when it gets wet; an hour there and back
+_MILD_OVER_WATER_C = 8.0  # ours: so much warmer air is what people dress for
 LAW = "Check what the law where you paddle asks you to carry."
 
 
@@ -95,10 +97,12 @@ def cold_water(ev: Evaluated) -> Iterable[Found]:
     for one in _missing(
         ev, "warm clothing", verdict, "clothing for cold water", levels.reason, worn=True
     ):
+        air = ev.once(air_c)
+        mild = air is not None and air - temp >= _MILD_OVER_WATER_C
         yield Found(
             verdict,
             Said.of(f"{one.title.text}: the water is {{}}", warmth=temp),
-            one.why,
+            f"{one.why} A warm day over cold water is the trap." if mild else one.why,
             one.clear,
             badness=levels.beyond(temp),
             thing_id=one.thing_id,
@@ -107,6 +111,25 @@ def cold_water(ev: Evaluated) -> Iterable[Found]:
             limit=amount("warmth", levels.crossed(temp)),
             caution=LAW,
         )
+
+
+@rule("cold-air", topic="basics")
+def cold_air(ev: Evaluated) -> Iterable[Found]:
+    """Cold air, as it feels in the wind of the trip, and nothing warm aboard. Our threshold."""
+    air, water = ev.once(air_c), ev.setup.water_temp_c
+    if air is None or (water is not None and past(ev, "cold water", water)):
+        return
+    felt = felt_c(air, ev.setup.glide.wind_m_s)
+    if past(ev, "cold air", felt):
+        for one in _missing(ev, "warm clothing", "watch", "warm clothing", ""):
+            yield from against(
+                ev,
+                "cold air",
+                felt,
+                Said.of(f"{one.title.text}: the air feels like {{}}", warmth=felt),
+                Said.of("Take dry, warm things along in something that shuts tight"),
+                where=WHOLE,
+            )
 
 
 @rule("no-spare-paddle", topic="basics")
@@ -197,6 +220,7 @@ SERVICES: dict[str, Serves] = {
     no_whistle.code: "whistle",
     no_light_by_night.code: "light",
     cold_water.code: "warm clothing",
+    cold_air.code: "warm clothing",
     no_spare_paddle.code: "spare paddle",
     no_means_to_call.code: "call",
     alone_far_out.code: "call",
@@ -209,6 +233,7 @@ RULES = (
     no_whistle,
     no_light_by_night,
     cold_water,
+    cold_air,
     no_spare_paddle,
     no_means_to_call,
     alone_far_out,

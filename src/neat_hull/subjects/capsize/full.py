@@ -17,8 +17,10 @@ from neat_hull.model.capsize_figures import (
     SchoolRow,
     Way,
 )
+from neat_hull.model.said import Verdict
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
+from neat_hull.rig.limits import RANK
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.capsize import typical
 from neat_hull.subjects.capsize.climbing import climb, hole_l_min
@@ -29,7 +31,20 @@ from neat_hull.subjects.capsize.setting import TROLLEY, flooded_of, remount, ups
 from neat_hull.subjects.capsize.tangles import path_m, run_m
 from neat_hull.subjects.capsize.upset import Upset
 
-Verdict = Literal["fine", "watch", "fix"]
+_UNDER = "its side is under water: it cannot be emptied"
+_OVER = "it will not stay upright"
+_SIDE: dict[Verdict, str] = {
+    "fine": "it floats level",
+    "watch": "its side is awash: what you bail runs back in",
+    "fix": _UNDER,
+    "stop": _UNDER,
+}
+_ROLLS: dict[Verdict, str] = {
+    "fine": "it floats level",
+    "watch": "it rolls from under you",
+    "fix": _OVER,
+    "stop": _OVER,
+}
 
 
 def full_capsize(ev: Evaluated) -> FullCapsize:
@@ -127,7 +142,7 @@ def _climbs(ev: Evaluated, of: Upset) -> list[ClimbRow]:
     rows = []
     for name, side, way in (("port", into.port, 1.0), ("starboard", into.starboard, -1.0)):
         one = climb(of, found, into, side, way)
-        verdict: Verdict = "fine"
+        verdict: Literal["fine", "watch", "fix"] = "fine"
         word = "clear"
         if one.climb_m is None:
             verdict = "watch" if plan.assist_rope or _assisted(ev) else "fix"
@@ -161,12 +176,10 @@ def full_of_water(ev: Evaluated, of: Upset, staying: Sequence[CaseThing]) -> Ful
     short = max(0.0, wanted_kg(ev, weighs) - found.reserve_kg)
     verdict, word = _judged(ev, found, short)
     bail = [
-        BailRow(
-            thing_id=one.thing_id, minutes=bail_min(ev, one.thing_id, found.water_l or 0.0)
-        )
+        _bails(ev, one.thing_id, found.water_l or 0.0)
         for one in ev.rigged.stowed
         if ev.thing(one.thing_id).bails is not None and stays(ev, one.thing_id)
-    ]  # fmt: skip
+    ]
     foam_x = None
     if short > 0 and weighs > 0:
         hull = of.hull
@@ -192,17 +205,29 @@ def full_of_water(ev: Evaluated, of: Upset, staying: Sequence[CaseThing]) -> Ful
 
 def _judged(ev: Evaluated, found: FloodedRest, short_kg: float) -> tuple[Verdict, str]:
     if not found.floats:
-        said = ev.setup.safety.flotation is not None
-        return ("fix", "it sinks") if said else ("watch", "it may sink: nobody said what floats it")
+        if ev.setup.safety.flotation is None:
+            return "watch", "it may sink: nobody said what floats it"
+        return "fix", "it sinks"
     if found.turns_over or found.freeboard_m is None or found.gm_m is None:
         return "fix", "it turns over"
-    if found.freeboard_m < 0:
-        return "fix", "its side is under water: it cannot be emptied"
-    if found.gm_m <= 0:
-        return "fix", "it will not stay upright"
-    if found.gm_m < typical.STIFF_GM_M:
-        return "watch", "it rolls from under you"
-    return ("watch", "it floats, with little to spare") if short_kg else ("fine", "it floats level")
+    side = ev.table["full side"].verdict(found.freeboard_m)
+    rolls = ev.table["full gm"].verdict(found.gm_m)
+    said: list[tuple[Verdict, str]] = [
+        (side, _SIDE[side]),
+        (rolls, _ROLLS[rolls]),
+        ("watch", "it floats, with little to spare") if short_kg else ("fine", "it floats level"),
+    ]
+    return max(said, key=lambda one: RANK[one[0]])
+
+
+def _bails(ev: Evaluated, thing_id: int, water_l: float) -> BailRow:
+    """By one thing; how long is too long is asked in cold water alone."""
+    minutes, water_c = bail_min(ev, thing_id, water_l), ev.setup.water_temp_c
+    cold = water_c is not None and RANK[ev.table["cold water"].verdict(water_c)] >= RANK["fix"]
+    if minutes is None:
+        return BailRow(thing_id=thing_id, minutes=None, verdict="fix")
+    verdict: Verdict = ev.table["bailing"].verdict(minutes) if cold else "fine"
+    return BailRow(thing_id=thing_id, minutes=minutes, verdict=verdict)
 
 
 def bail_min(ev: Evaluated, thing_id: int, water_l: float) -> float | None:

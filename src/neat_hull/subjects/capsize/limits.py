@@ -23,4 +23,19 @@ LIMITS: dict[str, Levels] = {
         "A boat that sinks under you leaves you swimming; a tenth of what stays aboard is added.",
         rising=True,
     ),
+    "full side": Levels(
+        "Side of a full boat, over the water", "length", 0.02, -0.02, -inf,
+        "Water that runs in over the side as fast as you take it out can't be bailed.",
+        rising=True,
+    ),
+    "full gm": Levels(
+        "GM of a full boat", "length", 0.05, 0.0, -inf,
+        "A full boat that rolls from under you is no place to climb back to.",
+        rising=True,
+    ),
+    "bailing": Levels(
+        "Minutes to empty it in cold water", "count", 10, 10, inf,
+        "Public cold-water guidance: swimming fails within 3 to 30 minutes; it counts in water "
+"under the level of cold water that asks for a fix.",
+    ),
 }  # fmt: skip

@@ -28,7 +28,5 @@ BAIL_L_MIN: dict[Bails, tuple[float, float]] = {
     "pump": (25.0, 15.0), "sponge": (6.0, 6.0), "scoop": (30.0, 30.0),
 }  # fmt: skip
 TIRED_MIN = 5.0
-SLOW_MIN, COLD_C = 10.0, 15.0  # public cold-water guidance: swimming fails in 3 to 30 min
 STEEP_M = 0.30  # over that, nobody gets up without a step
 FLOATS_WELL_SHARE = 0.1  # ours: of what stays aboard, over the limit
-STIFF_GM_M = 0.05  # ours: over that it does not roll from under you

@@ -11,12 +11,17 @@ import type { SafetyChange } from '@/setup/changing'
 const props = defineProps<{
   plan: SafetyPlan
   judging: Judging
+  water_temp_c: number | null
   unchecked: string[]
   towed: Schemas['TowFigure'] | null
   bow_x_m: number
   units: Units
 }>()
-const emit = defineEmits<{ take: [SafetyChange]; judge: [Partial<Judging>] }>()
+const emit = defineEmits<{
+  take: [SafetyChange]
+  water: [number | null]
+  judge: [Partial<Judging>]
+}>()
 
 const COMPANY: [string, boolean | null][] = [
   ['not said', null],
@@ -74,6 +79,30 @@ function add(): void {
         />
         into the dark</label
       >
+    </div>
+    <div class="fields">
+      <label
+        >Water
+        <QuantityInput
+          :model-value="water_temp_c"
+          label="Water temperature"
+          kind="warmth"
+          optional
+          :units="units"
+          testid="water-temp"
+          @update:model-value="emit('water', $event)"
+      /></label>
+      <label
+        >Air, at its coldest
+        <QuantityInput
+          :model-value="plan.air_temp_c ?? null"
+          label="Air temperature, at its coldest"
+          kind="warmth"
+          optional
+          :units="units"
+          testid="air-temp"
+          @update:model-value="emit('take', { air_temp_c: $event })"
+      /></label>
     </div>
     <div class="fields">
       <label class="tick"

@@ -166,7 +166,8 @@ const wide = computed(() => Math.max(300, width.value - 26))
               <dd>{{ show(full.answer.value.full.water_l! / 1000, 'volume', look.units, 0) }}</dd>
               <template v-for="one in full.answer.value.full.bail" :key="one.thing_id">
                 <dt>{{ nameOf(one.thing_id) }}</dt>
-                <dd>
+                <dd :data-testid="`bail-${one.thing_id}`">
+                  <VerdictMark v-if="one.verdict !== 'fine'" :verdict="one.verdict" />
                   {{ one.minutes == null ? 'never empties it' : `${Math.ceil(one.minutes)} min` }}
                 </dd>
               </template>
@@ -244,10 +245,12 @@ const wide = computed(() => Math.max(300, width.value - 26))
         :judging="store.kept.setup.judging"
         :unchecked="store.figures.unchecked"
         :towed="store.figures.glide?.tow ?? null"
+        :water_temp_c="store.kept.setup.water_temp_c ?? null"
         :bow_x_m="bow_x_m"
         :units="look.units"
         class="gap"
         @take="take"
+        @water="store.putSetup({ water_temp_c: $event })"
         @judge="store.putJudging($event)"
       />
     </section>
