@@ -9,6 +9,7 @@ import QuantityInput from '@/kit/QuantityInput.vue'
 import { useLook } from '@/setup/look'
 import { patchOf } from '@/setup/patch'
 import { useSetup } from '@/setup/useSetup'
+import MarksList from './MarksList.vue'
 import TwinQuestion from './TwinQuestion.vue'
 import {
   allMarks,
@@ -20,7 +21,6 @@ import {
   type Draft,
   type Entry,
 } from './useDraftTrip'
-import { FLAG_WORD, FLAGS, USES_WORD } from './words'
 
 const props = defineProps<{
   /** one that is there, to be changed; null: a new one of the open setup */
@@ -47,7 +47,6 @@ const markOf = (id: string) => draft.value.marks?.[id]
 const packOf = (id: string) => draft.value.packs?.[id]
 const unsaid = computed(() => items.value.filter(([id]) => markOf(id)?.uses == null))
 
-const open = ref<Record<string, boolean>>({})
 const trouble = ref('')
 const waits = ref(false)
 const sending = ref(false)
@@ -216,52 +215,7 @@ function discard(): void {
     <p v-if="!items.length" class="soft">
       Nothing is aboard in this setup: put gear on the boat on the Bench.
     </p>
-    <ul>
-      <li v-for="[id, name] in items" :key="id">
-        <span class="name">{{ name }}</span>
-        <span class="taps" role="group" :aria-label="`${name}: uses`">
-          <button
-            v-for="one in CHOICES.Mark.uses"
-            :key="one"
-            type="button"
-            :aria-pressed="markOf(id)?.uses === one"
-            :data-testid="`uses-${id}-${one}`"
-            @click="mark(id, { uses: markOf(id)?.uses === one ? null : one })"
-          >
-            {{ USES_WORD[one] }}
-          </button>
-          <button
-            type="button"
-            class="more"
-            :aria-expanded="!!open[id]"
-            :aria-label="`${name}: what went wrong`"
-            @click="open[id] = !open[id]"
-          >
-            {{ FLAGS.filter((one) => markOf(id)?.[one]).length ? '!' : '…' }}
-          </button>
-        </span>
-        <span v-if="open[id]" class="flags">
-          <span class="taps" role="group" :aria-label="`${name}: what went wrong`">
-            <button
-              v-for="one in FLAGS"
-              :key="one"
-              type="button"
-              :aria-pressed="!!markOf(id)?.[one]"
-              @click="mark(id, { [one]: !markOf(id)?.[one] })"
-            >
-              {{ FLAG_WORD[one] }}
-            </button>
-          </span>
-          <input
-            :value="markOf(id)?.note ?? ''"
-            maxlength="200"
-            placeholder="note"
-            :aria-label="`${name}: note`"
-            @input="mark(id, { note: pick($event) })"
-          />
-        </span>
-      </li>
-    </ul>
+    <MarksList :items="items" :marks="draft.marks ?? {}" @mark="mark" />
     <button v-if="unsaid.length" type="button" class="small" @click="restUnused">
       The rest: not used
     </button>
@@ -355,29 +309,6 @@ legend {
   padding: 0 0 2px;
   font-weight: 600;
 }
-ul {
-  margin: 6px 0;
-  padding: 0;
-  list-style: none;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 8px;
-  align-items: center;
-  padding: 3px 0;
-  border-top: 1px solid var(--line);
-}
-.flags {
-  display: grid;
-  grid-column: 1 / -1;
-  gap: 4px;
-}
-.taps {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-}
 button {
   min-height: 32px;
   padding: 0 10px;
@@ -388,18 +319,10 @@ button {
   font: inherit;
   cursor: pointer;
 }
-button[aria-pressed='true'],
 .main {
   border-color: var(--ink);
   background: var(--ink);
   color: var(--on-ink);
-}
-.taps button {
-  min-width: 42px;
-}
-.taps .more {
-  min-width: 32px;
-  padding: 0 6px;
 }
 .acts {
   position: sticky;
@@ -418,12 +341,6 @@ button[aria-pressed='true'],
   }
   .fields :deep(.el-input) {
     height: 44px;
-  }
-  li {
-    grid-template-columns: 1fr;
-  }
-  .taps button {
-    flex: 1 1 44px;
   }
   /* Down to the groups of screens, over what scrolls under it. */
   .acts {
