@@ -14,6 +14,7 @@ from pickle import PicklingError
 from typing import TypeVar
 
 import pytest
+from tests.api.questions import broken, counted, endless, refused, silent, whose
 from tests.servers import ServerThread
 
 from neat_hull.api.aside import ASIDE, MOST_WAITING, Aside
@@ -28,43 +29,24 @@ def only(answers: Iterator[T]) -> T:
     return answer
 
 
-def counted(to: int) -> Iterator[int]:
-    yield from range(to)
-
-
-def whose() -> Iterator[int]:
-    yield os.getpid()
-
-
-def endless() -> Iterator[int]:
-    n = 0
-    while True:
-        yield n
-        n += 1
-
-
-def silent() -> Iterator[int]:
-    yield 0
-    threading.Event().wait()
-
-
-def refused() -> Iterator[int]:
-    raise InputError("mass_kg", -1, "must be more than 0")
-    yield 0
-
-
-def broken() -> Iterator[int]:
-    raise ZeroDivisionError("by nothing")
-    yield 0
+@pytest.fixture(scope="module")
+def one_aside() -> Iterator[Aside]:
+    """For all tests that leave its line as they found it: a process takes a second to start."""
+    with pytest.MonkeyPatch.context() as patch:
+        # The other process has to find the questions by their name.
+        patch.syspath_prepend(str(Path(__file__).parents[2]))
+        aside = Aside()
+        yield aside
+        aside.close()
 
 
 @pytest.fixture
-def aside(monkeypatch: pytest.MonkeyPatch) -> Iterator[Aside]:
-    # The other process has to find the functions above by their name.
-    monkeypatch.syspath_prepend(str(Path(__file__).parents[2]))
-    aside = Aside()
-    yield aside
-    aside.close()
+def aside(one_aside: Aside) -> Iterator[Aside]:
+    """With nobody in line, before and after."""
+    assert only(one_aside.answers(counted, 1)) == 0
+    yield one_aside
+    assert only(one_aside.answers(counted, 1)) == 0
+    assert not one_aside._line
 
 
 def test_answers_come_one_by_one_from_one_other_process(aside: Aside) -> None:
@@ -231,7 +213,7 @@ def test_as_many_wait_as_may_and_more_are_turned_away(aside: Aside) -> None:
 
 def test_who_hangs_up_leaves_the_line(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.syspath_prepend(str(Path(__file__).parents[2]))
-    ASIDE.close()  # the process has to find the function above
+    ASIDE.close()  # the process has to find the question
     server = ServerThread(tmp_path / "boats.sqlite")
     setup = f"{server.url}/api/v1/setups/1"
     before = ASIDE.answers(endless)

@@ -1,52 +1,67 @@
 """Whatever is sent, the API never answers with an error of its own."""
 
-import atexit
-import tempfile
-from pathlib import Path
+import re
+from collections.abc import Callable
 from typing import Any
 
+import pytest
 import schemathesis
 from hypothesis import HealthCheck, Phase, settings
 from schemathesis import Case
 from schemathesis.checks import not_a_server_error
 from tests.examples import NIGHTLY
 from tests.filled import filled
+from tests.operations import PATHS
 
 from neat_hull.api.app import create_app
 
-_FOLDER = tempfile.TemporaryDirectory()
-atexit.register(_FOLDER.cleanup)
-DATA = Path(_FOLDER.name) / "fuzzed.sqlite"
-filled(DATA)
-APP = create_app(DATA, hosts=frozenset({"testserver", "localhost", "127.0.0.1"}))
-SCHEMA = schemathesis.openapi.from_asgi("/api/openapi.json", APP)
-
-
 # Whole boats are evaluated, some many times over, for each of these answers: by day they are asked
 # what is drawn at random, and not each limit of each field besides.
-SLOW = (
+SLOW = re.compile(
     r"/(afloat|advice|arrange|reach|boat/calibration|preview|boat|power|fixing|glide|hold|haul|day"
     r"|day/rounds|capsize|sonar|things|things/\{thing_id\})$"
 )
 # By night some 15,000 requests in all.
 SOME = settings(max_examples=200 if NIGHTLY else 4, deadline=None, derandomize=not NIGHTLY,
                 suppress_health_check=list(HealthCheck))  # fmt: skip
+# What is asked of each operation is made up when it is asked: for all at once, and in each worker,
+# that takes longer than the asking. In parts, so that both workers have some.
+PARTS = 10
+VERBS = [(verb.upper(), path) for path, verbs in PATHS.items() for verb in verbs]
 
 
-@SCHEMA.exclude(path_regex=SLOW).parametrize()
-@SOME
-def test_no_answer_is_an_error_of_ours(case: Case[Any]) -> None:
-    case.call_and_validate(checks=[not_a_server_error])
+@pytest.fixture(scope="session")
+def everything(tmp_path_factory: pytest.TempPathFactory) -> Any:
+    """All operations of an application over a file with the demo."""
+    data = filled(tmp_path_factory.mktemp("fuzzed") / "boats.sqlite")
+    app = create_app(data, hosts=frozenset({"testserver", "localhost", "127.0.0.1"}))
+    return schemathesis.openapi.from_asgi("/api/openapi.json", app)
 
 
-@SCHEMA.include(path_regex=SLOW).parametrize()
-@settings(SOME, phases=list(Phase) if NIGHTLY else [Phase.generate])
-def test_no_slow_answer_is_an_error_of_ours(case: Case[Any]) -> None:
-    case.call_and_validate(checks=[not_a_server_error])
+def asked(part: int, slow: bool, how: settings) -> Callable[..., None]:
+    """A test of a part of the operations."""
+    mine = [one for one in VERBS if bool(SLOW.search(one[1])) == slow][part::PARTS]
+
+    @schemathesis.pytest.from_fixture("everything").include(
+        lambda told: (told.operation.method.upper(), told.operation.path) in mine
+    ).parametrize()  # fmt: skip
+    @how
+    def test(case: Case[Any]) -> None:
+        case.call_and_validate(checks=[not_a_server_error])
+
+    test_of_some: Callable[..., None] = test
+    return test_of_some
 
 
-def test_every_operation_is_asked() -> None:
+for _n in range(PARTS):
+    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_n, False, SOME)
+    globals()[f"test_no_slow_answer_is_an_error_of_ours_{_n}"] = asked(
+        _n, True, settings(SOME, phases=list(Phase) if NIGHTLY else [Phase.generate])
+    )
+
+
+def test_every_operation_is_asked(everything: Any) -> None:
     """A run that silently asked fewer would prove less."""
-    asked = [operation.ok().label for operation in SCHEMA.get_all_operations()]  # type: ignore[union-attr]  # ours is sound
-    told = [verb for verbs in APP.openapi()["paths"].values() for verb in verbs]
-    assert len(set(asked)) == len(told) > 40
+    asked = {operation.ok().label for operation in everything.get_all_operations()}
+    assert asked == {f"{verb} {path}" for verb, path in VERBS}
+    assert len(asked) > 40

@@ -7,12 +7,12 @@ from typing import Any
 import pytest
 from fastapi.testclient import TestClient
 from tests.filled import filled
+from tests.operations import PATHS
 
 from neat_hull.api.app import create_app
 from neat_hull.instruments.listener import Listener
 from neat_hull.instruments.sentences import tilt_sentence
 
-PATHS = create_app(Path("unused")).openapi()["paths"]
 ALL = [(verb, path) for path, verbs in PATHS.items() for verb in verbs]
 WITH_SETUP = [(verb, path) for verb, path in ALL if "{setup_id}" in path]
 WITH_BODY = [(verb, path) for verb, path in ALL if "requestBody" in PATHS[path][verb]]

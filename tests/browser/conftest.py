@@ -5,7 +5,7 @@ from pathlib import Path
 from typing import Any
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Browser, ConsoleMessage, Error, Page, expect
 from tests.servers import CHROMIUM, FLAGS, Server, ServerProcess, ServerThread
 
 # A busy machine is slow, not wrong; what never comes is told a little later.
@@ -47,22 +47,89 @@ def browser_context_args(browser_context_args: dict[str, Any]) -> dict[str, Any]
             "timezone_id": "UTC", "reduced_motion": "reduce", "color_scheme": "light"}  # fmt: skip
 
 
+class Window:
+    """A window of the browser that tests use one after the other: a new one costs each a second."""
+
+    def __init__(self, browser: Browser, args: dict[str, Any]) -> None:
+        self._browser, self._args = browser, args
+        self._page: Page | None = None
+
+    def page(self) -> Page:
+        """The one there is, or a new one."""
+        if self._page is None or self._page.is_closed():
+            self._page = self._browser.new_context(**self._args).new_page()
+        return self._page
+
+    def clean(self, origin: str) -> None:
+        """As it was when it was new, with nothing kept of what was served from there."""
+        page = self.page()
+        context = page.context
+        for other in context.pages:
+            if other is not page:
+                other.close()
+        context.set_offline(False)
+        page.unroute_all(behavior="ignoreErrors")
+        context.unroute_all(behavior="ignoreErrors")
+        page.emulate_media(media="null", color_scheme="light", reduced_motion="reduce")
+        page.set_viewport_size(self._args["viewport"])
+        page.goto("about:blank")
+        context.clear_cookies()
+        tools = context.new_cdp_session(page)
+        tools.send("Storage.clearDataForOrigin", {"origin": origin, "storageTypes": "all"})
+        tools.detach()
+
+    def drop(self) -> None:
+        """Close it, and have the next test make a new one."""
+        if self._page is not None:
+            self._page.context.close()
+        self._page = None
+
+
+@pytest.fixture(scope="session")
+def window(browser: Browser, browser_context_args: dict[str, Any]) -> Window:
+    """One for each worker."""
+    return Window(browser, browser_context_args)
+
+
 @pytest.fixture
-def bench(page: Page, server: Server) -> Iterator[Page]:
-    """The bench of the first demo setup; fails the test if the page ever complained."""
+def page(window: Window, server: Server, request: pytest.FixtureRequest) -> Iterator[Page]:
+    """The worker's window, cleaned; `@pytest.mark.own_page` asks for one that nobody uses after.
+
+    So do tests that leave scripts or listeners behind.
+    """
+    own = request.node.get_closest_marker("own_page") is not None
+    if own:
+        window.drop()
+    failed = request.session.testsfailed
+    yield window.page()
+    if own or request.session.testsfailed > failed:
+        window.drop()
+    else:
+        window.clean(server.url)
+
+
+@pytest.fixture
+def bench(page: Page, server: Server, request: pytest.FixtureRequest) -> Iterator[Page]:
+    """The bench of the first demo setup; fails the test if the page ever complained.
+
+    `@pytest.mark.elsewhere` is for tests that open a screen of their own first.
+    """
     complaints: list[str] = []
-    page.on("pageerror", lambda error: complaints.append(str(error)))
-    page.on(
-        "console",
-        lambda message: (
+
+    def failed(error: Error) -> None:
+        complaints.append(str(error))
+
+    def said(message: ConsoleMessage) -> None:
+        # A refusal or a stopped server is an answer the tests ask for, and Chromium logs it.
+        if message.type in ("error", "warning") and "Failed to load resource" not in message.text:
             complaints.append(message.text)
-            # A refusal or a stopped server is an answer the tests ask for, and Chromium logs it.
-            if message.type in ("error", "warning")
-            and "Failed to load resource" not in message.text
-            else None
-        ),
-    )
-    page.goto(f"{server.url}/bench")
-    page.get_by_test_id("trim").wait_for()
+
+    page.on("pageerror", failed)
+    page.on("console", said)
+    if request.node.get_closest_marker("elsewhere") is None:
+        page.goto(f"{server.url}/bench")
+        page.get_by_test_id("trim").wait_for()
     yield page
+    page.remove_listener("pageerror", failed)
+    page.remove_listener("console", said)
     assert complaints == []

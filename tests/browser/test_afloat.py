@@ -3,8 +3,11 @@
 import re
 from pathlib import Path
 
+import pytest
 from playwright.sync_api import Locator, Page, expect
 from tests.servers import Server
+
+pytestmark = pytest.mark.elsewhere
 
 
 def open_tab(page: Page, server: Server, name: str) -> None:

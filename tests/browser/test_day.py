@@ -1,9 +1,12 @@
 """A day as a person plans it: ice and catch, the worst hour, and the way out of it."""
 
+import pytest
 from playwright.sync_api import Page, Route, expect
 from tests.browser.starting import start_boat
 from tests.browser.test_fixing import saved
 from tests.servers import Server
+
+pytestmark = pytest.mark.elsewhere
 
 
 def opened(page: Page, server: Server) -> None:
@@ -15,6 +18,7 @@ def opened(page: Page, server: Server) -> None:
 def test_the_worst_hour_is_found_told_and_led_to_from_the_bench(
     bench: Page, server: Server
 ) -> None:
+    bench.goto(f"{server.url}/bench")
     chip = bench.get_by_test_id("worst-chip")
     expect(chip).to_have_text("worst at 12:00")
     chip.click()

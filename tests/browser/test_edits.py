@@ -10,6 +10,8 @@ from tests.servers import Server
 
 CRATE, SEAT = 9, 1
 
+pytestmark = pytest.mark.own_page  # late answers and dialogs
+
 
 def kept(page: Page, server: Server, setup_id: int = 1) -> Any:
     """What the server has."""

@@ -8,6 +8,8 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 from tests.servers import Server
 
+pytestmark = pytest.mark.elsewhere
+
 API = "/api/v1/setups/1"
 
 

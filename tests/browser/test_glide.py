@@ -11,6 +11,8 @@ from tests.browser.test_findings import ADVICE_MS, card
 from tests.browser.test_fixing import ask, saved
 from tests.servers import Server
 
+pytestmark = pytest.mark.elsewhere
+
 CRATE = 9
 
 
@@ -30,6 +32,7 @@ def slide(page: Page, testid: str, value: str) -> None:
 def test_a_crate_put_ashore_makes_it_quicker_and_back_aboard_slower(
     bench: Page, server: Server
 ) -> None:
+    bench.goto(f"{server.url}/bench")
     bench.get_by_role("link", name="Afloat").click()
     bench.get_by_role("link", name="Glide").click()
     expect(bench.get_by_test_id("resistance")).to_be_visible()

@@ -9,6 +9,8 @@ from playwright.sync_api import Browser, Page, Route, expect
 from tests.browser.test_fixing import saved
 from tests.servers import Server
 
+pytestmark = pytest.mark.elsewhere
+
 PHONE = {"width": 390, "height": 844}
 BATTERY, SPARE_ROD, ANCHOR, TRAY, SCREEN = 5, 10, 12, 14, 6
 

@@ -2,8 +2,11 @@
 
 import re
 
+import pytest
 from playwright.sync_api import Page, expect
 from tests.servers import Server
+
+pytestmark = pytest.mark.elsewhere
 
 
 def test_a_changed_measure_answers_live_and_is_saved(bench: Page, server: Server) -> None:

@@ -1,9 +1,12 @@
 """Money as a person walks it: what was paid, a budget the musts exceed, a phase of its own."""
 
+import pytest
 from playwright.sync_api import Page, expect
 from tests.browser.test_fixing import saved
 from tests.browser.test_glide import figure
 from tests.servers import Server
+
+pytestmark = pytest.mark.elsewhere
 
 BATTERY, SCREEN, PFD, WHISTLE, TRANSDUCER = 5, 6, 24, 25, 27
 
@@ -31,6 +34,7 @@ def money(amount: float) -> str:
 def test_what_was_paid_and_replaced_is_wasted_and_no_undo_touches_it(
     bench: Page, server: Server
 ) -> None:
+    bench.goto(f"{server.url}/bench")
     bench.get_by_role("link", name="Ashore").click()
     bench.get_by_role("link", name="Money").click()
     expect(bench.get_by_test_id("ledger")).to_be_visible()

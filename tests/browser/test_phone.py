@@ -7,6 +7,8 @@ from playwright.sync_api import Page, expect
 from tests.browser.test_look import SCREENS
 from tests.servers import Server
 
+pytestmark = pytest.mark.elsewhere
+
 WIDE, HIGH = 390, 844
 
 # Where the last word or drawing of the screen ends, and what scrolls besides the screen itself.
@@ -72,7 +74,8 @@ def test_gear_is_weighed_on_a_phone(phone: Page, server: Server) -> None:
     expect(weight).to_have_value("1.35")
 
 
-def test_a_finding_is_read_and_accepted_on_a_phone(phone: Page) -> None:
+def test_a_finding_is_read_and_accepted_on_a_phone(phone: Page, server: Server) -> None:
+    phone.goto(f"{server.url}/bench")
     card = phone.locator('[data-cause^="anchor-out-of-hand"], [data-finding]').first
     card.scroll_into_view_if_needed()
     head = phone.get_by_test_id("findings").locator(".head").first
@@ -82,7 +85,8 @@ def test_a_finding_is_read_and_accepted_on_a_phone(phone: Page) -> None:
     expect(accept).to_be_in_viewport()
 
 
-def test_an_item_is_put_elsewhere_by_number_on_a_phone(phone: Page) -> None:
+def test_an_item_is_put_elsewhere_by_number_on_a_phone(phone: Page, server: Server) -> None:
+    phone.goto(f"{server.url}/bench")
     row = phone.locator('[data-aboard="9"]')
     row.scroll_into_view_if_needed()
     row.click()

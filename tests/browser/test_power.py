@@ -6,6 +6,8 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 from tests.servers import Server
 
+pytestmark = pytest.mark.elsewhere
+
 BATTERY, SCREEN = "Battery 20 Ah", "7-inch screen"
 
 

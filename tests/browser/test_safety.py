@@ -3,12 +3,15 @@ and the page to leave with somebody."""
 
 from pathlib import Path
 
+import pytest
 from icalendar import Calendar
 from playwright.sync_api import Page, Route, expect
 from tests.browser.test_bench import aboard, shelf
 from tests.browser.test_fixing import saved
 from tests.browser.test_glide import figure
 from tests.servers import Server
+
+pytestmark = pytest.mark.elsewhere
 
 SPARE_ROD, PADDLE = 10, 17
 
@@ -24,6 +27,7 @@ def safety(page: Page, server: Server, part: str = "") -> None:
 def test_everything_tied_loses_nothing_and_tangles_and_few_lines_lose_a_little(
     bench: Page, server: Server
 ) -> None:
+    bench.goto(f"{server.url}/bench")
     bench.get_by_role("link", name="Afloat").click()
     bench.get_by_role("link", name="Safety").click()
     expect(bench.get_by_test_id("schools")).to_be_visible()

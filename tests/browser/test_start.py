@@ -1,23 +1,21 @@
 """The first minutes: three ways in, nothing pretends to be measured, and a first finding."""
 
 import re
-from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
 from playwright.sync_api import Locator, Page, expect
 from tests.browser.starting import start_boat
-from tests.servers import ServerProcess
+from tests.servers import ServerThread
 
 
 @pytest.fixture
-def empty(page: Page, tmp_path: Path) -> Iterator[Page]:
+def empty(page: Page, shared: ServerThread, tmp_path: Path) -> Page:
     """The greeting of an application with nothing in it."""
-    process = ServerProcess(tmp_path / "boats.sqlite", demo=False)
-    page.goto(process.url)
+    shared.over(tmp_path / "empty.sqlite", demo=False)
+    page.goto(shared.url)
     expect(page.get_by_role("heading", level=1)).to_contain_text("before you drill")
-    yield page
-    process.stop()
+    return page
 
 
 class Steps:

@@ -8,7 +8,9 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+from typer.testing import CliRunner
 
+from neat_hull.cli.main import app
 from neat_hull.instruments.sentences import read_sentence
 
 COMMAND = [sys.executable, "-c", "from neat_hull.cli.main import run; run()"]
@@ -68,10 +70,7 @@ def test_a_busy_port_is_one_line(box: tuple[subprocess.Popen[str], int]) -> None
 
 @pytest.mark.parametrize("address", ["nowhere", "host:", ":99", "host:0", "host:abc"])
 def test_an_instrument_that_is_no_address_is_one_line(tmp_path: Path, address: str) -> None:
-    refused = subprocess.run(
-        [*COMMAND, "serve", "--data", str(tmp_path / "d.sqlite"), "--port", str(free_port()),
-         "--instrument", address],
-        capture_output=True, text=True, timeout=60, check=False,
-    )  # fmt: skip
-    assert (refused.returncode, refused.stderr.count("\n")) == (2, 1)
+    where = ["--data", str(tmp_path / "d.sqlite"), "--port", str(free_port())]
+    refused = CliRunner().invoke(app, ["serve", *where, "--instrument", address])
+    assert (refused.exit_code, refused.stderr.count("\n")) == (2, 1)
     assert "HOST:PORT" in refused.stderr

@@ -1,11 +1,12 @@
 """`neat-hull power`: an answer, or one line that says what is wrong."""
 
 import json
-import subprocess
-import sys
 from pathlib import Path
 
 import pytest
+from typer.testing import CliRunner
+
+from neat_hull.cli.main import app
 
 CASE = {
     "name": "lamp",
@@ -16,15 +17,6 @@ CASE = {
     "loads": [{"name": "lamp", "at": "aft", "watts": 10, "on": []}],
     "moments": [{"name": "on", "on": [{"load": "lamp"}]}],
 }  # fmt: skip
-
-
-def power(path: Path) -> subprocess.CompletedProcess[str]:
-    """The command run as anyone runs it."""
-    command = "from neat_hull.cli.main import run; run()"
-    return subprocess.run(
-        [sys.executable, "-c", command, "power", str(path)], capture_output=True, text=True,
-        check=False,
-    )  # fmt: skip
 
 
 @pytest.mark.parametrize(
@@ -41,8 +33,8 @@ def test_it_answers_or_says_in_a_line_what_is_wrong(
 ) -> None:
     path = tmp_path / "case.json"
     path.write_text(text, encoding="utf-8")
-    done = power(path)
-    assert done.returncode == code, done.stderr
+    done = CliRunner().invoke(app, ["power", str(path)])
+    assert done.exit_code == code, done.stderr
     if code:
         assert done.stdout == ""
         assert len(done.stderr.splitlines()) == 1

@@ -2,7 +2,7 @@
 
 import numpy as np
 import pytest
-from hypothesis import given
+from hypothesis import example, given
 from hypothesis import strategies as st
 from tests.examples import examples
 from tests.judged import CLEAN
@@ -142,6 +142,7 @@ def test_a_quick_look_at_a_drift_is_the_drift(wind_x: float, drogue: float, wind
 
 
 @given(st.floats(0.0, 3.6), st.floats(0.1, 1.5), st.floats(0, 12), st.floats(0, 360))
+@example(1.0, 1.0, 1.0, 4.0)  # two rests, five degrees apart
 @examples(40)
 def test_a_quick_look_at_how_it_lies_is_how_it_lies(
     held: float, current: float, wind: float, way: float

@@ -15,7 +15,9 @@ _STEP_DEG = 0.25
 _OFF_DEG = 0.0917  # off any rest that is dead in line
 _HEADINGS = _OFF_DEG + np.arange(0.0, 360.0 + _STEP_DEG / 2, _STEP_DEG)
 _FEWER = _OFF_DEG + np.arange(0.0, 363.0, 3.0)
-_IN_LINE_DEG = 1e-7
+# In line with what pushes a rest may part in two, few degrees to either side of it.
+_CLOSER = _OFF_DEG + np.add.outer([0.0, 180.0], np.arange(-6.0, 6.1, 0.25)).ravel()
+_IN_LINE_DEG, _NEAR_LINE_DEG = 1e-7, 1e-4  # what counts as dead in line, and at a quick look
 _AS_LITTLE = 1.001  # pulls within that of the least are alike
 
 
@@ -85,13 +87,21 @@ def lies(boat: BoatDrag, air: Air, held_x_m: float, near: bool = False) -> Lies:
 def _rests(moored: _Moored, near: bool) -> Iterator[float]:
     """Headings without a moment, to which a little turn brings it back."""
     any_found = False
-    steps = _FEWER if near else _HEADINGS
+    steps = _fewer(moored.air) if near else _HEADINGS
     for n in rises(moored.moment(steps)):
         any_found = True
         low, high = float(steps[n]), float(steps[n + 1])
         found = (
             between_near(moored.moment, low, high) if near else between(moored.moment, low, high)
         )
-        yield 0.0 if min(found % 360.0, 360.0 - found % 360.0) < _IN_LINE_DEG else found
+        in_line = _NEAR_LINE_DEG if near else _IN_LINE_DEG
+        yield 0.0 if min(found % 360.0, 360.0 - found % 360.0) < in_line else found
     if not any_found:  # nothing turns it: it lies as it was left
         yield 0.0
+
+
+def _fewer(air: Air) -> Array:
+    """Headings to look at first: few all round, more along current and wind."""
+    lines = [degrees(atan2(east, north)) for north, east in (air.current, air.wind)]
+    closer = np.add.outer(lines, _CLOSER).ravel() % 360.0
+    return np.sort(np.concatenate((_FEWER, closer)))
