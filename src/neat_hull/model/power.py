@@ -27,7 +27,8 @@ class Battery(Model):
     """It feeds the electrics. capacity_ah null: typical of its weight; rated over rated_hours.
 
     A label may say another capacity besides, second_ah over second_hours. series counts blocks of
-    12 V in it; resistance_ohm is that of the whole battery, full and warm.
+    12 V in it; resistance_ohm is that of the whole battery, full and warm. posts_bare: nothing
+    covers its terminals.
     """
 
     chemistry: Chemistry = "lead_acid"
@@ -44,6 +45,7 @@ class Battery(Model):
     cut_off_v: Volts | None = None
     max_discharge_a: Amps | None = None
     max_charge_a: Amps | None = None
+    posts_bare: bool = False
 
     @model_validator(mode="after")
     def _rated_twice(self) -> Self:

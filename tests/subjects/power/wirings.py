@@ -155,6 +155,8 @@ CASES: list[Case] = [
     case("power-charger", lambda: charged_by(around_c=-0.1), lambda: charged_by(around_c=0.0)),
     case("power-charges-long", lambda: charged_by(amps=0.9), lambda: charged_by(amps=1.2)),
     case("power-battery-kept", lambda: electric(BATTERY, fixing={"by": "loose"}), lambda: WIRED),
+    case("power-battery-kept", lambda: electric(BATTERY, battery={"posts_bare": True}),
+         lambda: electric(BATTERY, battery={"posts_bare": False})),
     case("power-gland-low", lambda: holed(0.14), lambda: holed(0.34)),
     case("power-among-legs", lambda: wired_by(points=_AT_LEGS), lambda: WIRED),
     case("power-rubs", lambda: wired_by(points=[*ALONG, *clips((2.2, -0.37, 0.36), by="hole")]),

@@ -83,6 +83,14 @@ const DRAW: [keyof Draw, string][] = [
           placeholder="typical"
           @change="setBattery({ [field]: typed($event) })"
       /></label>
+      <label class="tick"
+        ><input
+          type="checkbox"
+          :checked="battery.posts_bare"
+          @change="setBattery({ posts_bare: ticked($event) })"
+        />
+        its posts are bare</label
+      >
     </div>
   </template>
   <template v-if="draw">

@@ -31,6 +31,7 @@ SUBJECT = Subject(
         Column("cut_off_v", ("battery", "cut_off_v"), "number"),
         Column("max_discharge_a", ("battery", "max_discharge_a"), "number"),
         Column("max_charge_a", ("battery", "max_charge_a"), "number"),
+        Column("posts_bare", ("battery", "posts_bare"), "flag", nothing=False),
         Column("draw_a", ("draw", "amps"), "number"),
         Column("draw_w", ("draw", "watts"), "number"),
         Column("draw_ohm", ("draw", "ohms"), "number"),

@@ -162,15 +162,18 @@ def charges_long(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-@rule("power-battery-kept", topic="power", many="{} batteries: wet, loose or low")
+@rule("power-battery-kept", topic="power", many="{} batteries: wet, loose, bare or low")
 def battery_kept(ev: Evaluated) -> Iterable[Found]:
-    """A battery that can get wet, slides in a capsize, or lies under the water line."""
+    """A battery that can get wet, slides in a capsize, is bare, or lies under the water line."""
     rest = at_rest(ev)
     for i in ev.once(wired).batteries:
         wrong = []
         covered = ev.rigged.placing.covered(i)
         if ev.thing(i).fixing.by == "loose":
             wrong.append("loose")
+        battery = ev.thing(i).battery
+        if battery is not None and battery.posts_bare:
+            wrong.append("posts bare")
         stowed = ev.rigged.by_id[i]
         if not covered and rest is not None:
             x, y, z = stowed.stand.x_m, stowed.stand.y_m, stowed.stand.base_z_m
@@ -180,7 +183,7 @@ def battery_kept(ev: Evaluated) -> Iterable[Found]:
         if wrong:
             yield Found(
                 "watch",
-                Said.of(f"{ev.name(i)}: {' and '.join(wrong)}"),
+                Said.of(f"{ev.name(i)}: {', '.join(wrong)}"),
                 "Salt water eats it and makes gas and heat; loose, it slides in a capsize.",
                 Said.of("Strap it into a dry box, its posts covered"),
                 badness=ev.thing(i).mass_now_kg,
