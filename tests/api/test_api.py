@@ -56,6 +56,18 @@ def test_a_preview_computes_and_stores_nothing(client: TestClient, data: Path) -
     assert steps == (1,)
 
 
+def test_a_quick_preview_tells_what_the_whole_one_tells_of_it(client: TestClient) -> None:
+    for x_m in (2.3, 2.2, 2.1):
+        trial = {"places": [{"thing_id": TANK, "place": {**PLACE, "x_m": x_m}}]}
+        at_once = client.post(f"{V1}/1/preview/quick", json=trial).json()
+        whole = client.post(f"{V1}/1/preview", json=trial).json()["figures"]
+        assert {"weight", "afloat", "aboard", "clashes"} <= set(at_once) < set(whole)
+        assert at_once["weight"]["carried_kg"] == pytest.approx(whole["weight"]["carried_kg"])
+        assert at_once["afloat"]["trim_deg"] == pytest.approx(whole["afloat"]["trim_deg"], abs=1e-9)
+    nobody = {"places": [{"thing_id": 4711, "place": PLACE}]}
+    assert client.post(f"{V1}/1/preview/quick", json=nobody).status_code == 422
+
+
 def test_a_preview_sees_a_change_made_through_another_door(client: TestClient, data: Path) -> None:
     """The setups held in memory go by the file's clock."""
     trial: dict[str, Any] = {"places": []}

@@ -79,6 +79,22 @@ def test_a_drag_from_the_shelf_to_the_stern_is_seen_kept_undone_and_found_again(
     expect(aboard(bench, TANK)).to_be_visible()
 
 
+def test_what_is_wrong_follows_when_the_hand_pauses(bench: Page) -> None:
+    asked: list[str] = []
+    bench.on("request", lambda one: asked.append(one.url.rpartition("/")[2]))
+    findings, trim = bench.get_by_test_id("findings"), bench.get_by_test_id("trim")
+    before, told = trim.inner_text(), findings.text_content() or ""
+    pick_up(bench, shelf(bench, TANK))
+    bench.mouse.move(*stern(bench), steps=40)
+    expect(trim).not_to_have_text(before)
+    expect(findings).not_to_have_text(told)  # still in the hand
+    assert asked.count("quick") > asked.count("preview") > 0
+    bench.keyboard.press("Escape")
+    bench.mouse.up()
+    expect(trim).to_have_text(before)
+    expect(findings).to_have_text(told)
+
+
 def test_a_thing_dragged_off_the_boat_goes_ashore(bench: Page) -> None:
     pick_up(bench, drawn(bench, CRATE))
     bench.mouse.move(120, 140, steps=6)

@@ -6,14 +6,16 @@ from typing import Any
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.examples import examples
 from tests.judged import CRATE, FULL
 
 from neat_hull.errors import InputErrors
+from neat_hull.model.figures import QuickFigures
 from neat_hull.model.place import OnThing, OnWell, Place
 from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.whole.evaluate import evaluate, evaluated, live
+from neat_hull.whole.evaluate import evaluate, evaluated, live, quick
 
 Draw = Callable[[st.SearchStrategy[Any]], Any]
 
@@ -119,3 +121,22 @@ def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject
         past = past[:-1] if undo else [*past, setup]
         kept = evaluated(setup, ALONE, kept, near=data.draw(st.integers(0, 4)) > 0)
         require_same(live(kept).model_dump(), cold.model_dump())
+
+
+@given(st.data())
+@examples(8)
+def test_what_is_told_at_once_is_what_is_told_in_whole(data: st.DataObject) -> None:
+    """A drag: quick answers each after the one before, now and then a whole one after the last."""
+    setup, whole = FULL, evaluated(FULL)
+    live(whole)
+    held = whole
+    for _ in range(6):
+        setup = data.draw(st.sampled_from(CHANGES[:5]))(setup, data.draw)
+        cold = evaluate(setup).model_dump()
+        held = evaluated(setup, ALONE, held, near=True)
+        require_same(
+            quick(held).model_dump(), {key: cold[key] for key in QuickFigures.model_fields}
+        )
+        if data.draw(st.integers(0, 2)) == 0:
+            held = whole = evaluated(setup, ALONE, whole, near=True)
+            require_same(live(whole).model_dump(), cold)

@@ -7,15 +7,15 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
-from neat_hull.editing.trial import Trial
+from neat_hull.editing.trial import Trial, TrialPlaces
 from neat_hull.model.base import Answer
 from neat_hull.model.drawing import Drawing
-from neat_hull.model.figures import Figures
+from neat_hull.model.figures import Figures, QuickFigures
 from neat_hull.model.how import How
 from neat_hull.store import history
 from neat_hull.store.connect import transaction
 from neat_hull.store.setups import SetupName, list_setups, load_setup
-from neat_hull.whole.evaluate import evaluated, live
+from neat_hull.whole.evaluate import evaluated, live, quick
 from neat_hull.whole.how import explain
 
 router = APIRouter(prefix="/setups", tags=["setups"], route_class=Written)
@@ -49,6 +49,13 @@ def preview(setup_id: SetupId, body: Trial, db: Db, cache: Cache) -> Preview:
     # A boat being measured is not judged yet: its cross curves would be worked out at every digit.
     figures = live(cache.evaluated(kept, tried), judged=body.boat is None)
     return Preview(figures=figures, drawing=draw(tried) if shape else None)
+
+
+@router.post("/{setup_id}/preview/quick")
+def preview_quickly(setup_id: SetupId, body: TrialPlaces, db: Db, cache: Cache) -> QuickFigures:
+    """What is told at once of things elsewhere; computes and stores nothing."""
+    kept = cache.load(db, setup_id)
+    return quick(cache.quickly(kept, body.on(kept.setup)))
 
 
 @router.get("/{setup_id}/how/{figure}")

@@ -73,6 +73,7 @@ class SetupCache:
     def __init__(self) -> None:
         self._held: dict[int, tuple[int, StoredSetup]] = {}
         self._last: dict[int, Evaluated] = {}
+        self._quick: dict[int, Evaluated] = {}
 
     def load(self, db: Connection, setup_id: int) -> StoredSetup:
         """As `load_setup`, from memory while the file's clock has not moved."""
@@ -88,6 +89,15 @@ class SetupCache:
         before = self._last.get(stored.setup_id)
         ev = evaluated(setup, beside_of(stored), before, near=True)
         self._last[stored.setup_id] = ev
+        self._quick.pop(stored.setup_id, None)  # it has less, and is further off by now
+        return ev
+
+    def quickly(self, stored: StoredSetup, setup: Setup) -> Evaluated:
+        """The same where only quick figures are asked: one that has no others is not taken from
+        when all of them are."""
+        before = self._quick.get(stored.setup_id) or self._last.get(stored.setup_id)
+        ev = evaluated(setup, beside_of(stored), before, near=True)
+        self._quick[stored.setup_id] = ev
         return ev
 
 

@@ -25,18 +25,10 @@ class TrialPlace(Model):
     place: Place | None
 
 
-class Trial(TriedSections):
-    """What a preview changes; everything left out stays as kept.
-
-    What goes ashore takes along all it holds. A section that is given is tried whole.
-    """
+class TrialPlaces(Model):
+    """Things put elsewhere; what goes ashore takes along all it holds."""
 
     places: list[TrialPlace] = Field(default=[], max_length=1000)
-    boat: Boat | None = None
-    angler: Angler | None = None
-    seat: SeatPlace | None = None
-    water: Water | None = None
-    posture: Posture | None = None
 
     def on(self, kept: Setup) -> Setup:
         """The setup as it would be. Raises InputError for a thing that is not there."""
@@ -46,6 +38,25 @@ class Trial(TriedSections):
         gone = ashore(kept, [one.thing_id for one in self.places if one.place is None])
         places = {i: place for i, place in kept.places.items() if i not in gone}
         places |= {one.thing_id: one.place for one in self.places if one.place is not None}
+        tried = kept.model_copy(update={"places": places})
+        require_nested(tried)
+        return tried
+
+
+class Trial(TrialPlaces, TriedSections):
+    """What a preview changes; everything left out stays as kept.
+
+    A section that is given is tried whole.
+    """
+
+    boat: Boat | None = None
+    angler: Angler | None = None
+    seat: SeatPlace | None = None
+    water: Water | None = None
+    posture: Posture | None = None
+
+    def on(self, kept: Setup) -> Setup:
+        """The setup as it would be. Raises InputError for a thing that is not there."""
         changed: dict[str, Any] = {
             name: getattr(self, name)
             for name in (*_WHOLE, *Sections.model_fields)
@@ -55,7 +66,6 @@ class Trial(TriedSections):
             changed["boat"] = with_what_was_measured(kept.boat, self.boat)
         if self.seat is not None:
             changed["seat"] = seat_as_moved(kept.seat, self.seat)
-        tried = kept.model_copy(update={"places": places, **changed})
+        tried = super().on(kept.model_copy(update=changed))
         require_known_limits(tried.judging)
-        require_nested(tried)
         return tried

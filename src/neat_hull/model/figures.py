@@ -20,15 +20,10 @@ from neat_hull.model.sight import SeenFigures
 from neat_hull.model.sonar import Sonar
 
 
-class Figures(Answer):
-    """Everything live about a setup. `trouble` says why there is no `afloat`.
-
-    findings are what is worth looking at, the worst first; cards tell of those that nobody lives
-    with, by cause. Each other line is a subject's part, by
-    its key; a part that has no line yet goes along untyped.
+class QuickFigures(Answer):
+    """What is told at once while something is carried about: what is drawn under the hand, and how
+    the boat lies. The rest follows when the hand pauses. `trouble` says why there is no `afloat`.
     """
-
-    model_config = ConfigDict(frozen=True, extra="allow")
 
     weight: Weight
     afloat: Afloat | None
@@ -37,10 +32,22 @@ class Figures(Answer):
     strip: Strip | None
     aboard: list[Aboard]
     clashes: list[Clash]
+    bands: Bands | None
+
+
+class Figures(QuickFigures):
+    """Everything live about a setup.
+
+    findings are what is worth looking at, the worst first; cards tell of those that nobody lives
+    with, by cause. Each other line is a subject's part, by
+    its key; a part that has no line yet goes along untyped.
+    """
+
+    model_config = ConfigDict(frozen=True, extra="allow")
+
     capsize: CapsizeFigures
     unchecked: list[str]
     seen: SeenFigures | None
-    bands: Bands | None
     power: PowerFigures | None
     sonar: Sonar | None
     fixing: FixingFigures | None

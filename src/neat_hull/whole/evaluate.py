@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from neat_hull.model.figures import Figures
+from neat_hull.model.figures import Figures, QuickFigures
 from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
@@ -41,6 +41,20 @@ def live(ev: Evaluated, judged: bool = True) -> Figures:
         return Figures(**parts, findings=findings, cards=cards(ev, findings))
     finally:
         ev.forget_before()  # whatever comes of it, or each would hold on to all before it
+
+
+def quick(ev: Evaluated) -> QuickFigures:
+    """What is told of it while something is carried about; the same as `live` has of it."""
+    try:
+        parts: dict[str, Any] = {
+            key: ev.once(figure)
+            for subject in registry.SUBJECTS
+            for key, figure in subject.live.items()
+            if key in QuickFigures.model_fields
+        }
+        return QuickFigures(**parts)
+    finally:
+        ev.forget_before()
 
 
 def evaluate(setup: Setup, beside: Beside = ALONE, judged: bool = True) -> Figures:

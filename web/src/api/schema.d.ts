@@ -1686,6 +1686,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/setups/{setup_id}/preview/quick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Quickly
+         * @description What is told at once of things elsewhere; computes and stores nothing.
+         */
+        post: operations["preview_quickly"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/setups/{setup_id}/questions/{name}": {
         parameters: {
             query?: never;
@@ -2783,7 +2803,8 @@ export interface components {
          * @description It feeds the electrics. capacity_ah null: typical of its weight; rated over rated_hours.
          *
          *     A label may say another capacity besides, second_ah over second_hours. series counts blocks of
-         *     12 V in it; resistance_ohm is that of the whole battery, full and warm.
+         *     12 V in it; resistance_ohm is that of the whole battery, full and warm. posts_bare: nothing
+         *     covers its terminals.
          */
         Battery: {
             /** Capacity Ah */
@@ -2813,6 +2834,11 @@ export interface components {
             max_discharge_a?: number | null;
             /** Measured On */
             measured_on?: string | null;
+            /**
+             * Posts Bare
+             * @default false
+             */
+            posts_bare: boolean;
             /** Rated Hours */
             rated_hours?: number | null;
             /** Resistance Ohm */
@@ -4763,7 +4789,7 @@ export interface components {
         };
         /**
          * Figures
-         * @description Everything live about a setup. `trouble` says why there is no `afloat`.
+         * @description Everything live about a setup.
          *
          *     findings are what is worth looking at, the worst first; cards tell of those that nobody lives
          *     with, by cause. Each other line is a subject's part, by
@@ -8571,6 +8597,24 @@ export interface components {
             what: string;
         };
         /**
+         * QuickFigures
+         * @description What is told at once while something is carried about: what is drawn under the hand, and how
+         *     the boat lies. The rest follows when the hand pauses. `trouble` says why there is no `afloat`.
+         */
+        QuickFigures: {
+            /** Aboard */
+            aboard: components["schemas"]["Aboard"][];
+            afloat: components["schemas"]["Afloat"] | null;
+            bands: components["schemas"]["Bands"] | null;
+            /** Clashes */
+            clashes: components["schemas"]["Clash"][];
+            curve: components["schemas"]["Curve"] | null;
+            strip: components["schemas"]["Strip"] | null;
+            /** Trouble */
+            trouble: string | null;
+            weight: components["schemas"]["Weight"];
+        };
+        /**
          * ReachLimits
          * @description How far this person goes from the seat, and with which hand.
          */
@@ -10612,7 +10656,7 @@ export interface components {
          * Trial
          * @description What a preview changes; everything left out stays as kept.
          *
-         *     What goes ashore takes along all it holds. A section that is given is tried whole.
+         *     A section that is given is tried whole.
          */
         Trial: {
             angler?: components["schemas"]["Angler"] | null;
@@ -10647,6 +10691,17 @@ export interface components {
             place: components["schemas"]["Place"] | null;
             /** Thing Id */
             thing_id: number;
+        };
+        /**
+         * TrialPlaces
+         * @description Things put elsewhere; what goes ashore takes along all it holds.
+         */
+        TrialPlaces: {
+            /**
+             * Places
+             * @default []
+             */
+            places: components["schemas"]["TrialPlace"][];
         };
         /**
          * TripAnswer
@@ -16274,6 +16329,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview_quickly: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                setup_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialPlaces"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickFigures"];
                 };
             };
             /** @description Not Found */

@@ -1728,7 +1728,8 @@ export const USUAL = {
     "chemistry": "lead_acid",
     "evidence": "guess",
     "health_share": 1.0,
-    "series": 1
+    "series": 1,
+    "posts_bare": false
   },
   "BedPlan": {
     "length_m": 1.7,
@@ -2489,6 +2490,9 @@ export const USUAL = {
     "reads_temperature": true
   },
   "Trial": {
+    "places": []
+  },
+  "TrialPlaces": {
     "places": []
   },
   "TripEntry": {

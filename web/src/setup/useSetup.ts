@@ -13,6 +13,8 @@ import {
   type Drawing,
   type Figures,
   type Place,
+  type Preview,
+  type QuickFigures,
   type Schemas,
   type SeatPlace,
   type SetupState,
@@ -31,7 +33,7 @@ export const useSetup = defineStore('setup', () => {
   const names = ref<Schemas['SetupName'][]>([])
   /** as the server has it; what is not yet confirmed is laid over it */
   const confirmed = shallowRef<SetupState | null>(null)
-  const tried = shallowRef<Schemas['Preview'] | null>(null)
+  const tried = shallowRef<Preview | null>(null)
   const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
   const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
   const triedSeat = shallowRef<SeatPlace | null>(null)
@@ -124,41 +126,61 @@ export const useSetup = defineStore('setup', () => {
   }
 
   // Trying out: one question under way, and only the newest of those that waited is asked next.
+  // While things are carried about, what hangs on them is asked alone; the rest when the hand
+  // pauses, and now and then on the way.
+  const PAUSE_MS = 80
+  const REST_MS = 400
   let round = 0
   let suggested = false
   let waiting: Trial | null = null
+  let owed: Trial | null = null
+  let wholeAt = 0
+  let pause: ReturnType<typeof setTimeout> | undefined
   let asking = false
 
   function tryOut(trial: Trial): void {
     waiting = trial
+    clearTimeout(pause)
     if (!asking) void askNext()
   }
+
+  const carried = (trial: Trial) => Object.keys(trial).every((key) => key === 'places')
 
   async function askNext(): Promise<void> {
     asking = true
     while (waiting && kept.value) {
       const body: Trial = waiting
+      const quick = body !== owed && carried(body) && performance.now() - wholeAt < REST_MS
       const mine = round
       waiting = null
+      owed = quick ? body : null
       try {
-        const answer = await askPreview(
-          api.POST('/api/v1/setups/{setup_id}/preview', {
-            params: { path: { setup_id: kept.value.setup_id } },
-            body,
-          }),
-        )
+        const answer = await previewed(body, quick)
         lost.value = false
         if (mine === round) {
           refusal.value = null
           // A drag draws again what moved; all else is the very same as in the answer before.
-          const last = tried.value ?? { figures: kept.value.figures, drawing: null }
-          tried.value = sharing(last, answer)
+          tried.value = sharing(last(), answer)
         }
       } catch (error) {
         if (mine === round) fail(error)
       }
+      if (!quick) wholeAt = performance.now()
     }
     asking = false
+    if (owed) pause = setTimeout(() => owed && tryOut(owed), PAUSE_MS)
+  }
+
+  const last = (): Preview => tried.value ?? { figures: kept.value!.figures, drawing: null }
+
+  async function previewed(body: Trial, quick: boolean): Promise<Preview> {
+    const params = { path: { setup_id: kept.value!.setup_id } }
+    if (!quick) return askPreview(api.POST('/api/v1/setups/{setup_id}/preview', { params, body }))
+    const { places } = body
+    const answer = await ask(
+      api.POST('/api/v1/setups/{setup_id}/preview/quick', { params, body: { places } }),
+    )
+    return { ...last(), figures: { ...last().figures, ...(answer as QuickFigures) } }
   }
 
   /** Things in hand; `frame` is what their places count from, where that is new to them. */
@@ -209,6 +231,8 @@ export const useSetup = defineStore('setup', () => {
     round += 1
     trial += 1
     waiting = null
+    owed = null
+    clearTimeout(pause)
     tried.value = null
     triedPlaces.value = new Map()
     triedFrames.value = new Map()
