@@ -1,5 +1,6 @@
 """Everything live about a setup, in one answer."""
 
+from collections.abc import Collection
 from typing import Any
 
 from neat_hull.model.figures import Figures, QuickFigures
@@ -32,11 +33,7 @@ def live(ev: Evaluated, judged: bool = True) -> Figures:
     A boat that sinks or rolls over is an answer, no error.
     """
     try:
-        parts: dict[str, Any] = {
-            key: ev.once(figure)
-            for subject in registry.SUBJECTS
-            for key, figure in subject.live.items()
-        }
+        parts = _parts(ev)
         findings = ev.once(judge) if judged else []
         return Figures(**parts, findings=findings, cards=cards(ev, findings))
     finally:
@@ -46,15 +43,19 @@ def live(ev: Evaluated, judged: bool = True) -> Figures:
 def quick(ev: Evaluated) -> QuickFigures:
     """What is told of it while something is carried about; the same as `live` has of it."""
     try:
-        parts: dict[str, Any] = {
-            key: ev.once(figure)
-            for subject in registry.SUBJECTS
-            for key, figure in subject.live.items()
-            if key in QuickFigures.model_fields
-        }
-        return QuickFigures(**parts)
+        return QuickFigures(**_parts(ev, QuickFigures.model_fields))
     finally:
         ev.forget_before()
+
+
+def _parts(ev: Evaluated, only: Collection[str] | None = None) -> dict[str, Any]:
+    """Each subject's figures, by key: all of them, or those alone."""
+    return {
+        key: ev.once(figure)
+        for subject in registry.SUBJECTS
+        for key, figure in subject.live.items()
+        if only is None or key in only
+    }
 
 
 def evaluate(setup: Setup, beside: Beside = ALONE, judged: bool = True) -> Figures:

@@ -166,7 +166,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
               <dd>{{ show(full.answer.value.full.water_l! / 1000, 'volume', look.units, 0) }}</dd>
               <template v-for="one in full.answer.value.full.bail" :key="one.thing_id">
                 <dt>{{ nameOf(one.thing_id) }}</dt>
-                <dd :data-testid="`bail-${one.thing_id}`">
+                <dd>
                   <VerdictMark v-if="one.verdict !== 'fine'" :verdict="one.verdict" />
                   {{ one.minutes == null ? 'never empties it' : `${Math.ceil(one.minutes)} min` }}
                 </dd>
