@@ -1,5 +1,6 @@
 """The command `neat-hull`. Commands import what they need, so that each starts quickly."""
 
+import gc
 import json
 import os
 import signal
@@ -183,6 +184,7 @@ def serve(
     ] = False,
 ) -> None:
     """Start the application and print its address."""
+    gc.disable()  # nothing loaded here is rubbish, and to look for some takes a sixth of the start
     from neat_hull.cli.serve import serve as start
 
     try:

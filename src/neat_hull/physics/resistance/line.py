@@ -4,11 +4,11 @@ Both parts hang under the same level pull; where the line is long and heavy some
 bottom, and where it is not the anchor is lifted at an angle.
 """
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from math import asinh, hypot
 
-from scipy.optimize import brentq
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 Part = tuple[float, float]  # length, m, and weight in water, N/m: from the anchor up
 _NO_PULL_N = 1e-9
@@ -32,18 +32,19 @@ def hung(parts: Sequence[Part], level_n: float, height_m: float) -> Hung | None:
         return None
     pull = max(level_n, _NO_PULL_N)
     if _rise(parts, pull, 0.0)[0] >= height_m:
-        lies = float(
-            brentq(lambda at: _rise(_from(parts, at), pull, 0.0)[0] - height_m, 0.0, length,
-                   xtol=1e-12)
-        )  # fmt: skip
+        lies = _root(lambda at: _rise(_from(parts, at), pull, 0.0)[0] - height_m, length)
         _, ahead, down = _rise(_from(parts, lies), pull, 0.0)
         return Hung(0.0, down, lies, lies + ahead)
     most = pull
     while _rise(parts, pull, most)[0] < height_m:
         most *= 4
-    lifts = float(brentq(lambda up: _rise(parts, pull, up)[0] - height_m, 0.0, most, xtol=1e-12))
+    lifts = _root(lambda up: _rise(parts, pull, up)[0] - height_m, most)
     _, ahead, down = _rise(parts, pull, lifts)
     return Hung(lifts, down, 0.0, ahead)
+
+
+def _root(of: Callable[[float], float], most: float) -> float:
+    return float(scipy.optimize.brentq(of, 0.0, most, xtol=1e-12))
 
 
 def shape(

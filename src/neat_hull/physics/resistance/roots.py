@@ -3,7 +3,7 @@
 from collections.abc import Callable, Iterator
 
 import numpy as np
-from scipy.optimize import brentq
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.physics.arrays import Array
 
@@ -40,7 +40,8 @@ def between_near(of: Callable[[Array], Array], low: float, high: float) -> float
 
 def between(of: Callable[[Array], Array], low: float, high: float) -> float:
     """The root between two x of different signs, to 1e-10."""
-    return float(brentq(lambda x: float(of(np.array([x]))[0]), low, high, xtol=1e-10, rtol=1e-12))
+    find = scipy.optimize.brentq
+    return float(find(lambda x: float(of(np.array([x]))[0]), low, high, xtol=1e-10, rtol=1e-12))
 
 
 def rises(values: Array) -> Iterator[int]:

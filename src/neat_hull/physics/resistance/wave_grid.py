@@ -10,7 +10,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
-from scipy.interpolate import CubicSpline
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.shape import Hull
@@ -92,7 +92,7 @@ class WaveGrid:
         body = wet_body(self.hull, Plane(0.0, draft_m + tau * self.middle_m, tau), COARSE)
         volume = max(body.volume_m3, 1e-6)
         waves = waves_n(body, self.speed_m_s, 1.0, QUICK) / (self.speed_m_s * volume) ** 2
-        pieces = CubicSpline(self.speed_m_s, waves).c
+        pieces = scipy.interpolate.CubicSpline(self.speed_m_s, waves).c
         sizes = [body.wetted_area_m2, body.wet_length_m, body.ends_m2[0], body.volume_m3]
         return np.concatenate((sizes, pieces.ravel()))
 

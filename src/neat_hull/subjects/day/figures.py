@@ -26,7 +26,7 @@ from neat_hull.subjects.day.hours import (
     shares,
     sun_known,
 )
-from neat_hull.subjects.day.setting import BODY, HULL, PULL, thing_of
+from neat_hull.subjects.day.setting import PULL, STAYS, thing_of
 from neat_hull.subjects.day.stores import Powered
 
 _CAUSES, _LEAST_KG = 3, 0.05
@@ -148,7 +148,7 @@ def _moments(found: Hours, i: int, seen: dict[int, _Moments]) -> _Moments:
     told: _Moments = {
         ("load", name): (mass, place)
         for name, mass, place in of.aboard(found.at[i], found.phase[i])
-        if name not in (HULL, BODY)
+        if name != STAYS
     }
     for one in of.stores:
         store = one.store

@@ -4,6 +4,8 @@ from collections.abc import Iterator
 from datetime import UTC, date, datetime
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError
 
+import numpy as np
+
 from neat_hull.model.day_case import (
     CaseDay,
     CasePhase,
@@ -26,13 +28,14 @@ from neat_hull.model.day_case import Used as CaseUsed
 from neat_hull.model.day_plan import Catch, Cockpit, DayPhase, Ice, Tank, Used, Wet
 from neat_hull.model.float_case import CaseHull
 from neat_hull.model.thing import Thing
+from neat_hull.physics.arrays import Array
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.day import typical
 from neat_hull.subjects.hold.figures import hold
 from neat_hull.subjects.power.figures import power
 
-HULL, BODY, PULL, LOST = "hull", "body", "pull", "lost"
+STAYS, PULL = "stays", "pull"
 _CARRIED: tuple[PhaseKind, ...] = ("launch", "travel", "fish", "anchored", "back")
 
 
@@ -68,7 +71,7 @@ def offset_h(ev: Evaluated, on: date) -> float:
 
 
 def as_case(ev: Evaluated) -> DayCase:
-    """Loads by `hull`, `body` and the ids of things; stores by their names in the plan."""
+    """Loads by the ids of things, and `stays`; stores by their names in the plan."""
     plan, on = ev.setup.outing, day_on(ev)
     rows = ev.once(phases)
     stores = list(_stores(ev, rows))
@@ -125,45 +128,42 @@ def _taken_kg(ev: Evaluated) -> dict[int, float]:
 
 
 def _loads(ev: Evaluated, rows: list[CasePhase]) -> Iterator[DayLoad]:
-    rigged, taken = ev.rigged, _taken_kg(ev)
-    loads, at = rigged.loads, rigged.loads.at_m.tolist()
-    parts: list[tuple[str, int, float]] = [
-        (HULL, rigged.rows.hull, 0.0),
-        (BODY, rigged.rows.angler, 0.0),
-    ]
-    parts += [
-        (str(one.thing_id), rigged.rows.things.start + n, taken.get(one.thing_id, 0.0))
-        for n, one in enumerate(rigged.stowed)
-    ]
-    parts += [(f"{LOST} {n}", n, 0.0) for n in range(rigged.rows.lost.start, rigged.rows.lost.stop)]
-    for name, n, part in parts:
-        x, y, z = at[n]
-        yield DayLoad.model_construct(
-            name=name,
-            mass_kg=float(loads.mass_kg[n]) - part,
-            x_m=x,
-            y_m=y,
-            z_m=z,
-            in_phases=_there(ev, name, rows),
-        )
+    """One by one what leaves the boat or is moved in the course of the day, and all that stays
+    where it is as one weight."""
+    rigged, taken, away = ev.rigged, _taken_kg(ev), _away(ev)
+    alone = {*away, *(int(one.load) for one in _moves(ev))}
+    mass, at = rigged.loads.mass_kg.copy(), rigged.loads.at_m
+    stays = np.ones(len(mass), dtype=np.bool_)
+    for n, one in enumerate(rigged.stowed, start=rigged.rows.things.start):
+        if one.thing_id in taken:
+            mass[n] -= taken[one.thing_id]
+        if one.thing_id in alone:
+            stays[n] = False
+            kinds = away.get(one.thing_id)
+            there = None if kinds is None else [row.name for row in rows if row.kind not in kinds]
+            yield _load(str(one.thing_id), mass[n], at[n], there)
+    mass = mass[stays]
+    yield _load(STAYS, mass.sum(), mass @ at[stays] / mass.sum(), None)
     found = ev.once(hold)
     if found is not None and found.anchor is not None and found.anchor.down_n > 0:
-        x, y, z = found.at
-        yield DayLoad.model_construct(
-            name=PULL, mass_kg=found.anchor.down_n / GRAVITY_M_S2, x_m=x, y_m=y, z_m=z,
-            in_phases=[one.name for one in rows if one.kind == "anchored"],
-        )  # fmt: skip
+        yield _load(PULL, found.anchor.down_n / GRAVITY_M_S2, np.array(found.at),
+                    [one.name for one in rows if one.kind == "anchored"])  # fmt: skip
 
 
-def _there(ev: Evaluated, name: str, rows: list[CasePhase]) -> list[str] | None:
-    """In which phases it is aboard; an anchor that holds the boat is over the side meanwhile."""
-    if not name.isdecimal():
-        return None
-    kinds = ev.setup.outing.away.get(int(name))
-    found = ev.once(hold)
-    if kinds is None and found is not None and found.anchor is not None:
-        kinds = ["anchored"] if found.anchor.thing_id == int(name) else None
-    return None if not kinds else [one.name for one in rows if one.kind not in kinds]
+def _load(name: str, mass_kg: float, at_m: Array, in_phases: list[str] | None) -> DayLoad:
+    x, y, z = at_m.tolist()
+    return DayLoad.model_construct(
+        name=name, mass_kg=float(mass_kg), x_m=x, y_m=y, z_m=z, in_phases=in_phases
+    )
+
+
+def _away(ev: Evaluated) -> dict[int, list[PhaseKind]]:
+    """In which phases things are not aboard; an anchor that holds the boat is over the side
+    meanwhile."""
+    away, found = {**ev.setup.outing.away}, ev.once(hold)
+    if found is not None and found.anchor is not None:
+        away.setdefault(found.anchor.thing_id, ["anchored"])
+    return {i: kinds for i, kinds in away.items() if kinds}
 
 
 def _moves(ev: Evaluated) -> Iterator[Move]:

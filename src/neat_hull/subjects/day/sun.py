@@ -6,10 +6,11 @@ below 65° of latitude. No refraction but in the altitude at which it is said to
 
 from dataclasses import dataclass
 from datetime import date
+from functools import lru_cache
 from itertools import pairwise
 from math import asin, atan2, cos, degrees, radians, sin
 
-from scipy.optimize import brentq
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 RISES_DEG = -0.833  # refraction of 34′ and half the sun's width, 16′
 _J2000 = 2451545.0
@@ -68,17 +69,7 @@ class Sky:
 
     def rise_and_set_h(self) -> tuple[float | None, float | None]:
         """Either side of noon; None where it does not cross the horizon within half a day."""
-        noon = self.noon_h()
-
-        def over(hour: float) -> float:
-            return self.altitude_deg(hour) - RISES_DEG
-
-        def crossing(end: float) -> float | None:
-            if (over(noon) > 0) == (over(end) > 0):
-                return None
-            return float(brentq(over, min(noon, end), max(noon, end), xtol=1e-9))
-
-        return crossing(noon - 12), crossing(noon + 12)
+        return _rise_and_set_h(self)
 
     @property
     def state(self) -> str:
@@ -89,18 +80,38 @@ class Sky:
 
     def dark_h(self, from_h: float, until_h: float) -> float:
         """Hours between two with the sun down."""
+        return _dark_h(self, from_h, until_h)
 
-        def over(hour: float) -> float:
-            return self.altitude_deg(hour) - RISES_DEG
 
-        steps = max(1, round((until_h - from_h) / _LOOK_H))
-        hours = [from_h + (until_h - from_h) * n / steps for n in range(steps + 1)]
-        dark = 0.0
-        for start, end in pairwise(hours):
-            low, high = over(start), over(end)
-            if low < 0 and high < 0:
-                dark += end - start
-            elif (low < 0) != (high < 0):
-                turn = float(brentq(over, start, end, xtol=1e-9))
-                dark += (turn - start) if low < 0 else (end - turn)
-        return dark
+# A day stays the same while gear is moved.
+@lru_cache(maxsize=64)
+def _rise_and_set_h(sky: Sky) -> tuple[float | None, float | None]:
+    noon = sky.noon_h()
+
+    def over(hour: float) -> float:
+        return sky.altitude_deg(hour) - RISES_DEG
+
+    def crossing(end: float) -> float | None:
+        if (over(noon) > 0) == (over(end) > 0):
+            return None
+        return float(scipy.optimize.brentq(over, min(noon, end), max(noon, end), xtol=1e-9))
+
+    return crossing(noon - 12), crossing(noon + 12)
+
+
+@lru_cache(maxsize=256)
+def _dark_h(sky: Sky, from_h: float, until_h: float) -> float:
+    def over(hour: float) -> float:
+        return sky.altitude_deg(hour) - RISES_DEG
+
+    steps = max(1, round((until_h - from_h) / _LOOK_H))
+    hours = [from_h + (until_h - from_h) * n / steps for n in range(steps + 1)]
+    dark = 0.0
+    for start, end in pairwise(hours):
+        low, high = over(start), over(end)
+        if low < 0 and high < 0:
+            dark += end - start
+        elif (low < 0) != (high < 0):
+            turn = float(scipy.optimize.brentq(over, start, end, xtol=1e-9))
+            dark += (turn - start) if low < 0 else (end - turn)
+    return dark

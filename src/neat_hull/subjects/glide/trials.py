@@ -3,7 +3,7 @@
 from math import hypot
 
 import numpy as np
-from scipy.optimize import lsq_linear
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.model.glide_figures import DriftFit, PullFit, RunFit
 from neat_hull.physics.arrays import Array
@@ -56,7 +56,7 @@ def pull_fit(ev: Evaluated) -> PullFit | None:
     known = flat - press * line * a.form_factor + drag.base_n(speed) + drag.appendage_n(speed)
     left = pull - known
     matrix = np.column_stack((press * line, wave))
-    fit = lsq_linear(
+    fit = scipy.optimize.lsq_linear(
         matrix / pull[:, None], left / pull, bounds=([FORM[0], WAVE[0]], [FORM[1], WAVE[1]])
     )
     residual = left - matrix @ fit.x

@@ -1,7 +1,8 @@
 """What of a setup goes with the boat over land: what comes off, and what it is lifted by."""
 
-from collections.abc import Iterator
 from dataclasses import dataclass
+
+import numpy as np
 
 from neat_hull.model.boat import Handle, Hatch
 from neat_hull.model.haul import Leaves
@@ -163,25 +164,14 @@ def fins(ev: Evaluated) -> list[Under]:
 
 def under(ev: Evaluated) -> list[Under]:
     """What stands out under the keel."""
-    return list(_under(ev))
-
-
-def _under(ev: Evaluated) -> Iterator[Under]:
-    hull = ev.rigged.floating.hull
-    floor = float(hull.keel_z_m.max())
-    for one in ev.rigged.stowed:
-        low = one.stand.base_z_m
-        if low > floor:
-            continue
-        if one.stand.on_body or ev.thing(one.thing_id).long:
-            continue
-        if (
-            low
-            < min(
-                hull.keel_at_m(one.aft_m),
-                hull.keel_at_m(one.fwd_m),
-            )
-            - _UNDER_M
-        ):
+    hull, stowed = ev.rigged.floating.hull, ev.rigged.stowed
+    low = np.array([one.stand.base_z_m for one in stowed])
+    ends_m = np.array([(one.aft_m, one.fwd_m) for one in stowed]).reshape(-1, 2)
+    out = low < np.interp(ends_m, hull.x_m, hull.keel_z_m).min(axis=1) - _UNDER_M
+    told = []
+    for n in np.flatnonzero(out).tolist():
+        one = stowed[n]
+        if not (one.stand.on_body or ev.thing(one.thing_id).long):
             off = leaves_of(ev, one.thing_id) != "stays"
-            yield Under(one.thing_id, (one.aft_m, one.fwd_m), low, off)
+            told.append(Under(one.thing_id, (one.aft_m, one.fwd_m), one.stand.base_z_m, off))
+    return told

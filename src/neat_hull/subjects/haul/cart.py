@@ -6,7 +6,7 @@ On soft ground a rigid wheel after Bekker, *Theory of Land Locomotion*, 1956.
 from dataclasses import dataclass
 from math import asin, atan2, cos, degrees, hypot, pi, radians, sin, sqrt
 
-from scipy.optimize import brentq
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.errors import NoPosition
 from neat_hull.model.haul_case import CaseCart, CaseUnder, Ground, Posts
@@ -161,7 +161,7 @@ def _on(stand: _Stand, ground: Ground, field: str) -> OnGround:
     most = down + weight
     while left_over(most) > 0:
         most *= 2
-    axle = float(brentq(left_over, 0.0, most, xtol=1e-9, rtol=1e-13))
+    axle = float(scipy.optimize.brentq(left_over, 0.0, most, xtol=1e-9, rtol=1e-13))
     up, rolls = down - axle, _rolling_n(cart, ground, axle)
     pull = back + rolls
     r, s = cart.wheel_radius_m, ground.step_m
@@ -221,7 +221,7 @@ def axle_for_target(cart: CaseCart, of: Weight, length_m: float) -> float | None
         return None
     if low * high > 0:
         return None
-    return float(brentq(over, of.x_m, away, xtol=1e-12))
+    return float(scipy.optimize.brentq(over, of.x_m, away, xtol=1e-12))
 
 
 def level_hand_n(cart: CaseCart, of: Weight, axle_x_m: float) -> float:

@@ -27,7 +27,7 @@ from neat_hull.rig.bands import off_kg
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.hulls import as_tested
 from neat_hull.rig.settling import at_rest
-from neat_hull.subjects.haul.aboard import Hold, ends, fins, rides, side_holds, under
+from neat_hull.subjects.haul.aboard import Hold, RoadThing, ends, fins, rides, side_holds, under
 from neat_hull.subjects.haul.cart import OnPosts, Wheeled, level_hand_n, wheeled
 from neat_hull.subjects.haul.lifting import lifted
 from neat_hull.subjects.haul.roof import OnRoof, on_bed, on_roof, pushed, slid
@@ -43,7 +43,7 @@ def haul(ev: Evaluated) -> HaulFigures | None:
 
 def on_land(ev: Evaluated) -> HaulFigures:
     """Whatever has been said of it."""
-    of, plan = ev.once(case), ev.setup.haul
+    of = ev.once(case)
     trouble: list[str] = []
     lifts = _lifts(ev, of, trouble)
     aim = _aim_kg(ev, lifts)
@@ -52,16 +52,7 @@ def on_land(ev: Evaluated) -> HaulFigures:
     bed = None if of.bed is None else on_bed(of.bed, ev.once(weights_of)["bare"], of.boat.length_m,
                                              of.overhang_rule)  # fmt: skip
     return HaulFigures(
-        off=[
-            OffRow(
-                thing_id=one.thing_id,
-                leaves=one.leaves,
-                said=one.thing_id in plan.off,
-                kg=one.kg,
-                minutes=one.minutes,
-            )
-            for one in ev.once(rides)
-        ],
+        off=[_off_row(ev, one) for one in ev.once(rides)],
         bare=_weight(ev, "bare"),
         loaded=_weight(ev, "loaded"),
         aim_kg=aim,
@@ -77,6 +68,22 @@ def on_land(ev: Evaluated) -> HaulFigures:
         cart=_cart(ev, of, trouble),
         launch=_launch(ev),
         trouble=trouble,
+    )
+
+
+def _off_row(ev: Evaluated, one: RoadThing) -> OffRow:
+    """What becomes of a thing for the road; for most of them the row of before."""
+    said = one.thing_id in ev.setup.haul.off
+    return ev.again(
+        ("off", one.thing_id),
+        (one, said),
+        lambda: OffRow(
+            thing_id=one.thing_id,
+            leaves=one.leaves,
+            said=said,
+            kg=one.kg,
+            minutes=one.minutes,
+        ),
     )
 
 

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from math import sqrt
 
-from scipy.special import ndtri, stdtrit
+import scipy  # its parts are loaded when first asked: they would hold up every start
 
 from neat_hull.subjects.log.typical import (
     ASSUMED_SHARE,
@@ -40,7 +40,7 @@ def estimate(
     n = len(hours)
     if not n and not assumed_w:
         return None
-    read_wh, quantile = READ_SHARE * usable_wh, float(ndtri((1 + BAND) / 2))
+    read_wh, quantile = READ_SHARE * usable_wh, float(scipy.special.ndtri((1 + BAND) / 2))
     sum_hh = sum(h * h for h in hours)
     sum_he = sum(h * wh for h, wh in zip(hours, energy_wh, strict=True))
     if n >= OWN_SCATTER:
@@ -48,7 +48,7 @@ def estimate(
         rest = sum((wh - slope * h) ** 2 for h, wh in zip(hours, energy_wh, strict=True))
         own_wh = sqrt(rest / (n - 1))
         if own_wh > read_wh:
-            read_wh, quantile = own_wh, float(stdtrit(n - 1, (1 + BAND) / 2))
+            read_wh, quantile = own_wh, float(scipy.special.stdtrit(n - 1, (1 + BAND) / 2))
     prior = 0.0 if not assumed_w else 1 / (ASSUMED_SHARE * assumed_w) ** 2
     known = prior + sum_hh / read_wh**2
     draw = (prior * (assumed_w or 0.0) + sum_he / read_wh**2) / known
