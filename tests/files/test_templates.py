@@ -7,10 +7,12 @@ from math import dist
 
 import numpy as np
 import pytest
+from reportlab.pdfbase.pdfmetrics import stringWidth
 from tests.subjects.fixing.mountings import FOUR, WIDE, screen
 
 from neat_hull.errors import NotFoundError
 from neat_hull.files.template_dxf import template_dxf
+from neat_hull.files.template_marks import CAUTIONS
 from neat_hull.files.template_pdf import template_pdf
 from neat_hull.files.template_svg import template_svg
 from neat_hull.model.template import Template
@@ -76,6 +78,36 @@ def test_the_svg_is_in_mm_and_its_holes_are_the_bolts() -> None:
     assert distances(spots) == pytest.approx(distances(bolts()), abs=0.05)
     (square,) = list(root.iter(f"{space}rect"))
     assert (square.get("width"), square.get("height")) == ("100.000", "100.000")
+
+
+LONG = ONE.model_copy(
+    update={"name": "Rod holder beside the seat " * 5, "from_bow_mm": 12345.0, "edge_mm": 12345.0}
+)
+
+
+def test_no_words_of_a_template_run_off_its_sheet() -> None:
+    root = ET.fromstring(template_svg(LONG))
+    wide = float((root.get("viewBox") or "").split()[2])
+    for one in root.iter("{http://www.w3.org/2000/svg}text"):
+        mm = stringWidth(one.text or "", "Helvetica", 3.5)
+        assert float(one.get("x") or 0) + mm <= wide, one.text
+    text = text_of(template_pdf(LONG, "letter"))
+    face, size, told = "", 0.0, 0
+    for font, points, x, words in re.findall(
+        rf"/(F\d) {NUMBER} Tf|1 0 0 1 {NUMBER} \S+ Tm \((.*)\) Tj", text
+    ):
+        if font:
+            face, size = {"F1": "Helvetica", "F2": "Helvetica-Bold"}[font], float(points)
+        elif not re.match(r"\d+: ", words):  # the holes have a frame of their own
+            assert float(x) + stringWidth(words, face, size) <= 8.5 * 72, words
+            told += 1
+    assert told >= 5
+
+
+def test_the_svg_says_the_cautions_too() -> None:
+    words = " ".join(ET.fromstring(template_svg(ONE)).itertext())
+    for caution in CAUTIONS:
+        assert caution in re.sub(r"\s+", " ", words)
 
 
 def pairs(dxf: str) -> list[tuple[int, str]]:

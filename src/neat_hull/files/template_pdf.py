@@ -6,6 +6,8 @@ from math import ceil
 
 from reportlab.lib import pagesizes
 from reportlab.lib.units import mm
+from reportlab.lib.utils import simpleSplit
+from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 
 from neat_hull.files.template_marks import (
@@ -69,13 +71,15 @@ def _sheet(
     number: tuple[int, int],
 ) -> None:
     high = page[1]
-    canvas.setFont(_BOLD, 13)
     title = f"Template: {one.name}"
     if number[1] > 1:
         title += f"  (sheet {number[0]} of {number[1]})"
+    across = (page[0] - 2 * _MARGIN_MM) * mm
+    canvas.setFont(_BOLD, 13 * min(1.0, across / stringWidth(title, _BOLD, 13)))
     canvas.drawString(_MARGIN_MM * mm, (high - 16) * mm, title)
     canvas.setFont(_SANS, 9)
-    for n, text in enumerate(lines(one)):
+    rows = [row for text in lines(one) for row in simpleSplit(text, _SANS, 9, across)]
+    for n, text in enumerate(rows):
         canvas.drawString(_MARGIN_MM * mm, (high - 21 - 4.4 * n) * mm, text)
     base = (_MARGIN_MM, _FOOT_MM)
     canvas.saveState()

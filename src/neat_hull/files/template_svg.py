@@ -1,18 +1,32 @@
 """A template as SVG, in mm."""
 
+from textwrap import wrap
 from xml.sax.saxutils import escape
 
-from neat_hull.files.template_marks import CROSS_MM, MEASURE_FIRST, SQUARE_MM, extent_mm, lines
+from neat_hull.files.template_marks import (
+    CAUTIONS,
+    CROSS_MM,
+    MEASURE_FIRST,
+    SQUARE_MM,
+    extent_mm,
+    lines,
+)
 from neat_hull.model.template import Template
 
 _MARGIN_MM, _TEXT_MM, _LINE_MM = 10.0, 3.5, 5.0
+_LETTER_MM = 0.58 * _TEXT_MM  # of the broad ones among the faces that `sans-serif` may come to
 
 
 def template_svg(one: Template) -> str:
     """One drawing, to scale: its width and height are in mm."""
     left, low, right, high = extent_mm(one)
-    words = [f"Template: {one.name}", *lines(one), MEASURE_FIRST]
-    wide = max(right - left, SQUARE_MM, 190.0 - 2 * _MARGIN_MM) + 2 * _MARGIN_MM
+    across = max(right - left, SQUARE_MM, 190.0 - 2 * _MARGIN_MM)
+    wide = across + 2 * _MARGIN_MM
+    words = [
+        row
+        for text in (f"Template: {one.name}", *lines(one), *CAUTIONS, MEASURE_FIRST)
+        for row in wrap(text, int(across / _LETTER_MM))
+    ]
     head = _LINE_MM * len(words) + _MARGIN_MM
     tall = head + (high - low) + _MARGIN_MM + SQUARE_MM + 2 * _MARGIN_MM
     rows = [
@@ -26,6 +40,8 @@ def template_svg(one: Template) -> str:
 
     rim = " ".join(f"{x:.3f},{y:.3f}" for x, y in (at(*spot) for spot in one.outline))
     rows.append(f'<polygon points="{rim}" stroke-dasharray="2 1.4"/>')
+    (x, y0), (_, y1) = at(0.0, low), at(0.0, high)  # the middle of the base, along the boat
+    rows.append(f'<path d="M{x:.3f},{y0:.3f} V{y1:.3f}" stroke-dasharray="3 1"/>')
     for hole in one.holes:
         x, y = at(hole.x_mm, hole.y_mm)
         far = hole.d_mm / 2 + CROSS_MM
@@ -51,6 +67,6 @@ def template_svg(one: Template) -> str:
     for hole in one.holes:
         x, y = at(hole.x_mm, hole.y_mm)
         label = escape(f"{hole.name}: {hole.d_mm:g}")
-        rows.append(f'<text x="{x + hole.d_mm / 2 + 1:.3f}" y="{y - 1:.3f}">{label}</text>')
+        rows.append(f'<text x="{x + hole.d_mm / 2 + 1:.3f}" y="{y - 1.5:.3f}">{label}</text>')
     rows += ["</g>", "</svg>", ""]
     return "\n".join(rows)
