@@ -5,9 +5,8 @@ from pathlib import Path
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.api.served import served
 from tests.filled import filled
-
-from neat_hull.api.app import create_app
 
 
 @pytest.fixture
@@ -19,5 +18,5 @@ def data(tmp_path: Path) -> Path:
 @pytest.fixture
 def client(data: Path) -> Iterator[TestClient]:
     """The application over it."""
-    with TestClient(create_app(data), base_url="http://127.0.0.1:8137") as client:
+    with served(data) as client:
         yield client

@@ -5,8 +5,8 @@ from pathlib import Path
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.api.served import served
 
-from neat_hull.api.app import create_app
 from neat_hull.api.key import COOKIE, new_key
 
 KEY = "Zr4mYt9-Qa7_Lw2pXc8vBn3kHd6sFg1jUe5oTiRbMkW"
@@ -16,8 +16,7 @@ PATHS = ("/", "/api/v1/setups", "/api/openapi.json", "/assets/x.js", "/api/v1/se
 @pytest.fixture
 def far(data: Path) -> Iterator[TestClient]:
     """The application with a key, asked from another machine."""
-    app = create_app(data, hosts=frozenset({"10.1.2.3"}), key=KEY)
-    with TestClient(app, base_url="http://10.1.2.3:8137", follow_redirects=False) as client:
+    with served(data, "10.1.2.3", frozenset({"10.1.2.3"}), KEY) as client:
         yield client
 
 

@@ -1,11 +1,14 @@
 """Every endpoint refuses what means nothing as problem+json, and keeps its hands off the data."""
 
+import sqlite3
 from collections.abc import Iterator
+from contextlib import closing
 from pathlib import Path
 from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.api.served import served
 from tests.filled import filled
 from tests.operations import PATHS
 
@@ -27,7 +30,7 @@ def data(tmp_path_factory: pytest.TempPathFactory) -> Path:
 @pytest.fixture(scope="module")
 def client(data: Path) -> Iterator[TestClient]:
     """The application over it."""
-    with TestClient(create_app(data), base_url="http://127.0.0.1:8137") as client:
+    with served(data) as client:
         yield client
 
 
@@ -38,11 +41,10 @@ def at(path: str, setup: object = 1) -> str:
     return filled.replace("{figure}", "gm").replace("{number}", "0").replace("{photo_id}", "1")
 
 
-def state(client: TestClient) -> Any:
+def kept(data: Path) -> list[str]:
     """All that is kept."""
-    return [client.get(f"/api/v1/setups/{i}").json()["revision"] for i in range(1, 5)], len(
-        client.get("/api/v1/setups").json()
-    )
+    with closing(sqlite3.connect(data)) as db:
+        return list(db.iterdump())
 
 
 def is_problem(answer: Any, *statuses: int) -> None:
@@ -55,12 +57,12 @@ def is_problem(answer: Any, *statuses: int) -> None:
 @pytest.mark.parametrize(("verb", "path"), WITH_BODY)
 @pytest.mark.parametrize("body", [None, [], "text", 7, {"colour": "red"}])
 def test_a_body_that_is_no_body_of_ours_is_refused(
-    client: TestClient, verb: str, path: str, body: object
+    client: TestClient, data: Path, verb: str, path: str, body: object
 ) -> None:
-    before = state(client)
+    before = kept(data)
     answer = client.request(verb, at(path), json=body)
     is_problem(answer, 422)
-    assert state(client) == before
+    assert kept(data) == before
 
 
 @pytest.mark.parametrize(("verb", "path"), WITH_BODY)

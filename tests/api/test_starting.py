@@ -6,8 +6,8 @@ from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.api.served import served
 
-from neat_hull.api.app import create_app
 from neat_hull.store.connect import open_store
 
 V1 = "/api/v1"
@@ -20,7 +20,7 @@ def empty(tmp_path: Path) -> Iterator[TestClient]:
     """The application over a data file with nothing in it."""
     path = tmp_path / "boats.sqlite"
     open_store(path)
-    with TestClient(create_app(path), base_url="http://127.0.0.1:8137") as client:
+    with served(path) as client:
         yield client
 
 

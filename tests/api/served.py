@@ -1,0 +1,29 @@
+"""The application over a data file, asked by its own pages: made once, for that takes as long as
+many answers, and given another file for each test."""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from functools import cache
+from pathlib import Path
+
+from fastapi import FastAPI
+from fastapi.testclient import TestClient
+
+from neat_hull.api.app import LOOPBACK, create_app
+from neat_hull.api.state import SetupCache
+
+
+@cache
+def _application(hosts: frozenset[str], key: str | None) -> FastAPI:
+    return create_app(Path("none"), hosts=hosts, key=key)
+
+
+@contextmanager
+def served(
+    data: Path, host: str = "127.0.0.1", hosts: frozenset[str] = LOOPBACK, key: str | None = None
+) -> Iterator[TestClient]:
+    """A client of it; one at a time."""
+    app = _application(hosts, key)
+    app.state.data, app.state.cache = data, SetupCache()
+    with TestClient(app, base_url=f"http://{host}:8137", follow_redirects=key is None) as client:
+        yield client
