@@ -69,7 +69,7 @@ class SectionTable:
                 i * (each := self.level_m.shape[0] * self.level_m.shape[2]), (i + 1) * each
             )
             level, self.lift[rows], self.aside[rows] = self._edges.tabulated(i)
-            self.level_m[:, i] = level[:, 0]
+            self.level_m[:, i] = level
             self._known[i] = True
 
     @cached_property
@@ -101,53 +101,65 @@ class _Edges:
 
     def tabulated(self, i: int) -> tuple[Array, Array, Array]:
         """One heel of the table."""
-        heel = self.heel_rad[i : i + 1]
-        return _tabulated(self.lattice, self.place, self.weight, np.cos(heel), np.sin(heel))
+        return _tabulated(self.lattice, self.place, self.weight, float(self.heel_rad[i]))
 
 
 def _tabulated(
-    lattice: Lattice, place: NDArray[np.intp], weight: Array, cos: Array, sin: Array
+    lattice: Lattice, place: NDArray[np.intp], weight: Array, heel_rad: float
 ) -> tuple[Array, Array, Array]:
-    c, s = cos[:, None, None], sin[:, None, None]
+    """At one heel: level_m (i, r), lift (r·i, 6) and aside (r·i, 8)."""
+    c, s = np.cos(heel_rad), np.sin(heel_rad)
     y0, y1 = (ends[place] for ends in lattice.y_m)
     z0, z1 = (ends[place] for ends in lattice.z_m)
-    e0, e1 = y0 * s + z0 * c, y1 * s + z1 * c  # (k, r, e)
+    e0, e1 = y0 * s + z0 * c, y1 * s + z1 * c  # (r, e)
     s0 = y0 * c - z0 * s
     ds, rise = (y1 - y0) * c - (z1 - z0) * s, e1 - e0
     steep = np.abs(rise) > lattice.level_rise_m
     slope = np.where(steep, ds / np.where(steep, rise, 1.0), 0.0)
     signed = np.where(steep, np.sign(rise), 0.0) * weight
-    level = np.sort(np.where(weight == 0.0, np.inf, e0), axis=2)
-    top = np.where(np.isfinite(level), level, -np.inf).max(axis=2, keepdims=True)
+    level = np.sort(np.where(weight == 0.0, np.inf, e0), axis=1)
+    top = np.where(np.isfinite(level), level, -np.inf).max(axis=1, keepdims=True)
     level = np.minimum(level, top)
-    low, high = np.minimum(e0, e1), np.maximum(e0, e1)
-    at = level[:, :, :, None]
-    active = (low[:, :, None, :] <= at) & (at < high[:, :, None, :])
-    alpha = np.where(
-        active, s0[:, :, None, :] + slope[:, :, None, :] * (at - e0[:, :, None, :]), 0.0
-    )
-    # Sums over the active edges of alpha^n with weights slope^m: matrix products by section.
-    powers = signed[..., None] * np.stack(
-        (np.ones_like(slope), slope, slope**2, slope**3), axis=-1
-    )  # (k, r, e, 4)
-    ones = active.astype(float) @ powers
-    first = alpha @ powers
-    alpha2 = alpha * alpha
-    second = alpha2 @ powers[..., :2]
-    third = (alpha2 * alpha) @ powers[..., :1]
-    b0, b1 = first[..., 0], ones[..., 1]
-    q0, q1, q2 = second[..., 0] / 2, first[..., 1], ones[..., 2] / 2
-    r0, r1, r2, r3 = third[..., 0] / 3, second[..., 1], first[..., 2], ones[..., 3] / 3
-    high_m = np.diff(level, axis=2, append=level[:, :, -1:])
+    edge, row = _active(level, np.minimum(e0, e1), np.maximum(e0, e1), signed != 0.0)
+    by, m = signed.ravel()[edge], slope.ravel()[edge]
+    alpha = s0.ravel()[edge] + m * (level.ravel()[row] - e0.ravel()[edge])
+
+    def total(parts: Array) -> Array:
+        """Sums over the active edges of each interval, (r, i)."""
+        found: Array = np.bincount(row, parts, level.size).reshape(level.shape)
+        return found
+
+    by_m, by_alpha = by * m, by * alpha
+    b0, b1 = total(by_alpha), total(by_m)
+    q0, q1, q2 = total(by_alpha * alpha) / 2, total(by_m * alpha), total(by_m * m) / 2
+    r0, r1 = total(by_alpha * alpha * alpha) / 3, total(by_m * alpha * alpha)
+    r2, r3 = total(by_m * m * alpha), total(by_m * m * m) / 3
+    high_m = np.diff(level, axis=1, append=level[:, -1:])
     strip = high_m * (b0 + high_m * b1 / 2)
     strip_e = level * strip + high_m**2 * (b0 / 2 + high_m * b1 / 3)
     strip_s = high_m * (q0 + high_m * (q1 / 2 + high_m * q2 / 3))
-    area, area_e, area_s = (np.cumsum(one, axis=2) - one for one in (strip, strip_e, strip_s))
-    above = np.append(level[:, :, 1:], np.full_like(level[:, :, :1], np.inf), axis=2)
+    area, area_e, area_s = (np.cumsum(one, axis=1) - one for one in (strip, strip_e, strip_s))
+    above = np.append(level[:, 1:], np.full_like(level[:, :1], np.inf), axis=1)
     lift = np.stack((level, b0, b1, area, area_e, above), axis=-1)
     aside = np.stack((q0, q1, q2, r0, r1, r2, r3, area_s), axis=-1)
-    by_height = np.ascontiguousarray(np.moveaxis(level, 2, 0))
-    return by_height, lift.reshape(-1, 6), aside.reshape(-1, 8)
+    return level.T, lift.reshape(-1, 6), aside.reshape(-1, 8)
+
+
+def _active(
+    level_m: Array, low_m: Array, high_m: Array, counts: Flags
+) -> tuple[NDArray[np.intp], NDArray[np.intp]]:
+    """Every edge with every interval that it crosses: its place in (r, e), and that interval's in
+    level_m (r, i). There are few: most edges reach from one height of a section to the next."""
+    edges = low_m.shape[1]
+    first, past = (
+        np.array([here.searchsorted(ends) for here, ends in zip(level_m, some, strict=True)])
+        for some in (low_m, high_m)
+    )
+    spans = np.where(counts, past - first, 0).ravel()
+    edge = np.repeat(np.arange(spans.size), spans)
+    begin = np.cumsum(spans) - spans
+    within = np.arange(len(edge)) - begin[edge] + first.ravel()[edge]
+    return edge, edge // edges * edges + within
 
 
 class TablePlanes:
