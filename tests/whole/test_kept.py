@@ -11,12 +11,15 @@ from tests.judged import CRATE, FULL
 
 from neat_hull.errors import InputErrors
 from neat_hull.model.figures import QuickFigures
+from neat_hull.model.judging import Accepted, MovedLimit
 from neat_hull.model.place import OnThing, OnWell, Place
+from neat_hull.model.sections import Sections
 from neat_hull.model.setup import Setup
-from neat_hull.rig.beside import ALONE
+from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.whole.evaluate import evaluate, evaluated, live, quick
 
+FOUND = evaluate(FULL).findings
 Draw = Callable[[st.SearchStrategy[Any]], Any]
 
 
@@ -87,8 +90,43 @@ def boat_changed(setup: Setup, draw: Draw) -> Setup:
     return setup.model_copy(update={"boat": changed})
 
 
+def section_changed(setup: Setup, draw: Draw) -> Setup:
+    """A section as it is usual, or as the demo has it."""
+    name = draw(st.sampled_from(sorted(Sections.model_fields)))
+    usual, demo = type(getattr(FULL, name))(), getattr(FULL, name)
+    return setup.model_copy(update={name: usual if getattr(setup, name) == demo else demo})
+
+
+def judged_otherwise(setup: Setup, draw: Draw) -> Setup:
+    key = draw(st.sampled_from([one.key for one in FOUND]))
+    as_it_is = Accepted(key=key, reason="ours", on="2026-06-01", verdict="fix", badness=9.0)
+    lower = MovedLimit(key="freeboard", waters="river", hand="used to it", fine=0.3, watch=0.25)
+    updates: list[dict[str, Any]] = [
+        {"waters": "open water"},
+        {"hand": "novice"},
+        {"by_night": True},
+        {"school": "freeboard"},
+        {"accepted": [as_it_is]},
+        {"moved": [lower]},
+    ]
+    judging = setup.judging.model_copy(update=draw(st.sampled_from(updates)))
+    return setup.model_copy(update={"judging": judging})
+
+
+def another_day(setup: Setup, draw: Draw) -> Setup:
+    updates: list[dict[str, Any]] = [
+        {"water": "salt"},
+        {"water_temp_c": 6.0},
+        {"posture": "stands"},
+        {"day": "2026-06-20"},
+    ]
+    return setup.model_copy(update=draw(st.sampled_from(updates)))
+
+
 CHANGES = (moved, moved, moved, put_in_the_crate, ashore_or_aboard, heavier, seat_moved,
-           angler_changed, boat_changed)  # fmt: skip
+           angler_changed, boat_changed, section_changed, section_changed, judged_otherwise,
+           another_day)  # fmt: skip
+BESIDE = (ALONE, Beside(elsewhere=((CRATE, "Other lake"),), today="2026-06-19"))
 
 
 def require_same(kept: Any, cold: Any, where: str = "figures") -> None:
@@ -108,18 +146,20 @@ def require_same(kept: Any, cold: Any, where: str = "figures") -> None:
 
 
 @given(st.data())
+@examples(14)
 def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject) -> None:
     past: list[Setup] = [FULL]
     kept: Evaluated | None = evaluated(FULL)
     for _ in range(6):
         undo = len(past) > 1 and data.draw(st.integers(0, 4)) == 0
         setup = past[-2] if undo else data.draw(st.sampled_from(CHANGES))(past[-1], data.draw)
+        beside = data.draw(st.sampled_from(BESIDE))
         try:
-            cold = evaluate(setup)
+            cold = evaluate(setup, beside)
         except InputErrors:  # a hull that is none, a place in nothing: no answer to compare
             continue
         past = past[:-1] if undo else [*past, setup]
-        kept = evaluated(setup, ALONE, kept, near=data.draw(st.integers(0, 4)) > 0)
+        kept = evaluated(setup, beside, kept, near=data.draw(st.integers(0, 4)) > 0)
         require_same(live(kept).model_dump(), cold.model_dump())
 
 

@@ -15,9 +15,10 @@ from neat_hull.api.aside import ASIDE, Asked
 from neat_hull.api.changes import apply_step
 from neat_hull.api.hanging_up import StreamedAnswer, ends_with, hang_up
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
+from neat_hull.editing.beside import beside_of
 from neat_hull.editing.edits import patched_setup
 from neat_hull.editing.putting import placed
-from neat_hull.editing.steps import beside_of, setup_row
+from neat_hull.editing.steps import setup_row
 from neat_hull.editing.trial import Trial, TrialPlace
 from neat_hull.errors import NotFoundError
 from neat_hull.model.advice import Advice, ArrangeProgress

@@ -9,7 +9,7 @@ from fastapi import Path as PathParam
 from neat_hull.api.answers import Written
 from neat_hull.api.float_plan import float_plan_told
 from neat_hull.api.state import Db, SetupId, draw
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.said_text import Units, list_said, said, trim_said
 from neat_hull.files.take_along import TakeAlong, policy, write_take_along

@@ -5,7 +5,7 @@ from pydantic import Field
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
 from neat_hull.model.base import Model
 from neat_hull.model.comparison import Comparison
 from neat_hull.store.past import setup_at

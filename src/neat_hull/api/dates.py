@@ -8,7 +8,7 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
 from neat_hull.files.calendar import write_calendar
 from neat_hull.model.dates import DatedItem, Dates, DatesPage
 from neat_hull.model.log_figures import CareRow

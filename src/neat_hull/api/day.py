@@ -8,7 +8,7 @@ from starlette.responses import StreamingResponse
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
 from neat_hull.editing.trial import Trial
 from neat_hull.model.day_figures import DayRound, FullDay
 from neat_hull.store.setups import load_setup

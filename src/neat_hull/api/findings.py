@@ -8,7 +8,8 @@ from pydantic import Field
 from neat_hull.api.answers import Written
 from neat_hull.api.changes import apply_step
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
-from neat_hull.editing.steps import beside_of, setup_row
+from neat_hull.editing.beside import beside_of
+from neat_hull.editing.steps import setup_row
 from neat_hull.errors import InputError, NotFoundError
 from neat_hull.model.judging import Accepted, Judging, LimitRow
 from neat_hull.store.setups import StoredSetup, load_setup

@@ -9,6 +9,7 @@ from pydantic import Field, JsonValue
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.beside import beside_of
 from neat_hull.editing.edits import patched
 from neat_hull.editing.log import (
     boarded,
@@ -19,7 +20,6 @@ from neat_hull.editing.log import (
     require_told,
     take_log_in,
 )
-from neat_hull.editing.steps import beside_of
 from neat_hull.files.log_csv import read_log_table, write_log_table
 from neat_hull.files.log_json import read_log, write_log
 from neat_hull.files.trip_text import read_trip_text

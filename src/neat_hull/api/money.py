@@ -7,7 +7,7 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
 from neat_hull.model.money import MoneyPage, Purchase
 from neat_hull.model.setup import require_day
 from neat_hull.store.connect import transaction

@@ -9,7 +9,8 @@ from fastapi import Depends, Request
 from fastapi import Path as PathParam
 from pydantic import BaseModel
 
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.base import Model
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
@@ -86,7 +87,7 @@ class SetupCache:
 
     def evaluated(self, stored: StoredSetup, setup: Setup) -> Evaluated:
         """A trial of a stored setup, after the one of it that was evaluated last."""
-        before = self._last.get(stored.setup_id)
+        before = self._last.get(stored.setup_id) or EVALUATIONS.last(stored.setup_id)
         ev = evaluated(setup, beside_of(stored), before, near=True)
         self._last[stored.setup_id] = ev
         self._quick.pop(stored.setup_id, None)  # it has less, and is further off by now
@@ -95,7 +96,8 @@ class SetupCache:
     def quickly(self, stored: StoredSetup, setup: Setup) -> Evaluated:
         """The same where only quick figures are asked: one that has no others is not taken from
         when all of them are."""
-        before = self._quick.get(stored.setup_id) or self._last.get(stored.setup_id)
+        now = stored.setup_id
+        before = self._quick.get(now) or self._last.get(now) or EVALUATIONS.last(now)
         ev = evaluated(setup, beside_of(stored), before, near=True)
         self._quick[stored.setup_id] = ev
         return ev
@@ -121,7 +123,7 @@ def state_of(
         undo_label=stored.undo_label,
         redo_label=stored.redo_label,
         setup=stored.setup,
-        figures=live(ev or evaluated(stored.setup, beside_of(stored))),
+        figures=live(ev or EVALUATIONS.of(stored)),
         drawing=draw(stored.setup),
         elsewhere=stored.elsewhere,
         left=list(left),

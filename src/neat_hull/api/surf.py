@@ -4,7 +4,7 @@ from fastapi import APIRouter
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.steps import beside_of
+from neat_hull.editing.beside import beside_of
 from neat_hull.model.surf_figures import SurfLaid, SurfPage
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.surf.laying import laid_down

@@ -1,19 +1,18 @@
 """Steps of a setup's history: written with their undo, refused if the boat would not float."""
 
 from collections.abc import Mapping
-from datetime import date
 from typing import Any
 from unicodedata import category
 
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance
 from neat_hull.model.nesting import require_nested
 from neat_hull.model.setup import Setup, require_day
-from neat_hull.rig.beside import Beside
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.explaining import at_rest_or_raise
 from neat_hull.store.connect import Connection
 from neat_hull.store.history import Change, change
 from neat_hull.store.setups import StoredSetup, load_setup
-from neat_hull.whole.evaluate import require_afloat
 from neat_hull.whole.registry import require_known_limits
 
 
@@ -32,10 +31,13 @@ def write_step(
     require_nested(stored.setup)
     require_known_limits(stored.setup.judging)
     require_day("day", stored.setup.day)
+    ev = EVALUATIONS.of(stored)
     try:
-        return stored, require_afloat(stored.setup, beside_of(stored))
+        at_rest_or_raise(ev)
     except (DoesNotFloat, NoBalance) as trouble:
+        ev.forget_before()  # it is asked nothing more
         raise InputError(field, None, f"with this the boat {trouble}") from trouble
+    return stored, ev
 
 
 def require_plain_names(what: str, row: Mapping[str, Any]) -> None:
@@ -63,9 +65,3 @@ def setup_row(setup_id: int, setup: Setup) -> Change:
     """The row of a setup itself, as a change of it."""
     row = setup.model_dump(exclude={"boat", "angler", "things", "places"})
     return Change("setup", setup_id, row)
-
-
-def beside_of(stored: StoredSetup) -> Beside:
-    """What the core judges it with that is not its own, on this day."""
-    elsewhere = tuple((one.thing_id, one.setup) for one in stored.elsewhere)
-    return Beside(elsewhere, tuple(stored.dates), date.today().isoformat())

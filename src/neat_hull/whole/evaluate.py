@@ -63,8 +63,8 @@ def evaluate(setup: Setup, beside: Beside = ALONE, judged: bool = True) -> Figur
     return live(evaluated(setup, beside), judged)
 
 
-def require_afloat(setup: Setup, beside: Beside = ALONE) -> Evaluated:
+def require_afloat(setup: Setup) -> Evaluated:
     """Evaluate, and raise DoesNotFloat or NoBalance where the boat cannot carry what is aboard."""
-    ev = evaluated(setup, beside)
+    ev = evaluated(setup)
     at_rest_or_raise(ev)
     return ev

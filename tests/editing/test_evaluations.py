@@ -1,0 +1,57 @@
+"""Kept setups evaluated one step after the other: to the last digit what comes from nothing."""
+
+from dataclasses import replace
+from pathlib import Path
+
+import pytest
+from tests.filled import filled
+
+from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import Evaluations
+from neat_hull.editing.steps import write_step
+from neat_hull.errors import InputError
+from neat_hull.store import history
+from neat_hull.store.connect import connect, transaction
+from neat_hull.store.history import Change
+from neat_hull.store.setups import load_setup
+from neat_hull.whole.evaluate import evaluate, live
+
+CRATE = 9
+
+
+def test_steps_refusals_and_undos_come_to_what_comes_from_nothing(tmp_path: Path) -> None:
+    kept, db = Evaluations(), connect(filled(tmp_path / "boats.sqlite"))
+
+    def same() -> None:
+        for setup_id in (1, 2, 1):
+            stored = load_setup(db, setup_id)
+            assert live(kept.of(stored)) == evaluate(stored.setup, beside_of(stored))
+
+    def step(kind: str, changed: dict[str, object]) -> None:
+        setup = load_setup(db, 1).setup
+        row = setup.places[CRATE] if kind == "place" else setup.things[CRATE]
+        change = Change(kind, CRATE, {**row.model_dump(), **changed})
+        with transaction(db):
+            write_step(db, 1, None, "A step", [change], "mass_kg")
+
+    same()
+    step("place", {"x_m": 1.2, "y_m": 0.1})
+    same()
+    step("thing", {"mass_kg": 12.0, "name": "Heavy crate"})
+    same()
+    with pytest.raises(InputError, match="with this the boat"):
+        step("thing", {"mass_kg": 199.0, "height_m": 0.9})
+    same()
+    with transaction(db):
+        history.undo(db, 1, load_setup(db, 1).revision)
+    same()
+    db.close()
+
+
+def test_of_many_setups_only_the_last_are_kept(tmp_path: Path) -> None:
+    kept, db = Evaluations(), connect(filled(tmp_path / "boats.sqlite"))
+    stored = load_setup(db, 1)
+    for setup_id in range(1, 21):
+        kept.of(replace(stored, setup_id=setup_id))
+    assert [n for n in range(1, 21) if kept.last(n) is not None] == list(range(13, 21))
+    db.close()
