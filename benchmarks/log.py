@@ -7,8 +7,8 @@ from pathlib import Path
 import numpy as np
 from benchmarks.told import Times, head, tell
 
+from neat_hull.editing.beside import beside_of
 from neat_hull.editing.demo import add_demo
-from neat_hull.editing.steps import beside_of
 from neat_hull.model.log import Boarded, Mark, PackUse, Stood, TripEntry, Uses
 from neat_hull.store.connect import connect, open_store, transaction
 from neat_hull.store.log import add_trip, load_log

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from pathlib import Path
+from typing import Literal
 
 import pytest
 from tests.filled import filled
@@ -27,7 +28,7 @@ def test_steps_refusals_and_undos_come_to_what_comes_from_nothing(tmp_path: Path
             stored = load_setup(db, setup_id)
             assert live(kept.of(stored)) == evaluate(stored.setup, beside_of(stored))
 
-    def step(kind: str, changed: dict[str, object]) -> None:
+    def step(kind: Literal["place", "thing"], changed: dict[str, object]) -> None:
         setup = load_setup(db, 1).setup
         row = setup.places[CRATE] if kind == "place" else setup.things[CRATE]
         change = Change(kind, CRATE, {**row.model_dump(), **changed})
