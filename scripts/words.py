@@ -8,6 +8,7 @@ import re
 import sys
 import tomllib
 from collections.abc import Iterator
+from functools import cache
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parents[1]
@@ -27,6 +28,7 @@ _NO_WORDS = re.compile(
 )
 
 
+@cache
 def told() -> dict[str, list[str]]:
     """Texts by where they stand, each once, in the order of the files."""
     found: dict[str, list[str]] = {}

@@ -49,6 +49,10 @@ class Evaluated:
             self._once[figure] = figure(self)
         return cast(T, self._once[figure])
 
+    def was(self, figure: "Callable[[Evaluated], T]") -> T | None:
+        """What a figure came to before, where somebody asked for it then."""
+        return None if self.before is None else self.before._once.get(figure)
+
     def again(self, key: Hashable, hangs_on: Any, make: Callable[[], T]) -> T:
         """What `make` makes, or what it made before for that key where that hung on the same.
 

@@ -33,18 +33,33 @@ class Upright:
 @dataclass(frozen=True, eq=False)
 class Lying(Attitude):
     """Of n loads, each where it rests, starboard down positive; floats is False where a boat goes
-    down or over."""
+    down or over. looked is how they lay when they were first looked at."""
 
     floats: Flags
+    looked: "_Looked | None"
+
+
+@dataclass(frozen=True, eq=False)
+class _Looked:
+    """n loads at three neighbouring heels each: the first of these (n,), and how they lay (3n)."""
+
+    first: NDArray[np.intp]
+    held: Rest
 
 
 def held_upright_each(
-    floating: FloatingHull, volume_m3: Array, centre_m: Array, near: Rest
+    floating: FloatingHull,
+    volume_m3: Array,
+    centre_m: Array,
+    near: Rest,
+    start: Upright | None = None,
 ) -> Upright:
     """Each of k loads, volume_m3 (k,) at centre_m (k, 3) with its free surfaces in it, upright: the
-    figures of `hydrostatics.upright` for all at once."""
+    figures of `hydrostatics.upright` for all at once. The search starts at `start`, k that are much
+    the same, or at `near`, the boat at a row of heels."""
     at = np.zeros(len(volume_m3), dtype=np.intp)
-    rest = rest_of_each(floating, volume_m3, centre_m, at, near, None)
+    before = start.rest if start is not None and len(start.gm_m) == len(at) else None
+    rest = rest_of_each(floating, volume_m3, centre_m, at, near, before)
     planes = floating.upright_waterplanes(len(volume_m3))
     counted = floating.waterplanes.counted(rest.lost)
     plane = planes.immerse(rest.h_m, rest.tau, counted)
@@ -57,10 +72,15 @@ def held_upright_each(
 
 
 def lying(
-    floating: FloatingHull, mass_kg: Array, centre_m: Array, density_kg_m3: float, level: Upright
+    floating: FloatingHull,
+    mass_kg: Array,
+    centre_m: Array,
+    density_kg_m3: float,
+    level: Upright,
+    start: Lying | None = None,
 ) -> Lying:
     """Each of n loads, mass_kg (n,) at centre_m (n, 3), where it rests. `level` is the same loads
-    upright, wherever they are across."""
+    upright, wherever they are across; `start` as in `held_upright_each`."""
     count = len(mass_kg)
     volume = mass_kg / density_kg_m3
     # Mirrored so that all of them heel to starboard: a hull is the same on both sides.
@@ -75,10 +95,14 @@ def lying(
     first = np.clip((guess / FULL_RAD[1]).astype(np.intp), 0, len(FULL_RAD) - _BESIDE)
     open_ = np.flatnonzero(settled)
     settled = np.zeros(count, dtype=np.bool_)
+    looked: _Looked | None = None
     for _ in range(_PASSES):
         if not len(open_):
             break
-        three = _three(floating, volume[open_], centre[open_], first[open_], level.rest)
+        now = first[open_].copy()
+        before = start.looked if start is not None and looked is None else None
+        three = _three(floating, volume[open_], centre[open_], now, level.rest, before)
+        looked = looked or _Looked(now, three.held)
         done = open_[three.found]
         heel[done], tau[done], h[done] = (one[three.found] for one in three.at)
         settled[done] = True
@@ -92,18 +116,19 @@ def lying(
         if rest is not None:
             heel[n], tau[n], h[n] = rest
             floats[n] = True
-    return Lying(side * heel, h, tau, floats)
+    return Lying(side * heel, h, tau, floats, looked)
 
 
 @dataclass(frozen=True, eq=False)
 class _Three:
     """At three neighbouring heels: at (heel_rad, tau, h_m) of those that were found, dry where no
-    well floods, beside which way to look for the others."""
+    well floods, beside which way to look for the others, held how all of them lay."""
 
     at: tuple[Array, Array, Array]
     found: Flags
     dry: Flags
     beside: NDArray[np.intp]
+    held: Rest
 
 
 def _three(
@@ -112,10 +137,14 @@ def _three(
     centre_m: Array,
     first: NDArray[np.intp],
     near: Rest,
+    before: _Looked | None,
 ) -> _Three:
     count = len(first)
     at, each = first[:, None] + np.arange(_BESIDE), np.repeat(np.arange(count), _BESIDE)
-    held = rest_of_each(floating, volume_m3[each], centre_m[each], at.ravel(), near, None)
+    start = None
+    if before is not None and np.array_equal(before.first, first):
+        start = before.held
+    held = rest_of_each(floating, volume_m3[each], centre_m[each], at.ravel(), near, start)
     lever = held.righting_lever_m(centre_m[each]).reshape(count, _BESIDE)
     dry = (held.floats & (held.lost == floating.drains).all(axis=1)).reshape(count, _BESIDE)
     share, found = _root(lever)
@@ -129,6 +158,7 @@ def _three(
         found & dry.all(axis=1),
         dry.all(axis=1),
         beside,
+        held,
     )
 
 

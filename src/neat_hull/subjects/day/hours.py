@@ -10,7 +10,7 @@ from neat_hull.model.day_figures import DayFigure
 from neat_hull.model.judging import LimitKey
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.water.loads import Loads
-from neat_hull.physics.water.many import Upright, held_upright_each, lying
+from neat_hull.physics.water.many import Lying, Upright, held_upright_each, lying
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.day.case import Instant, Lived, instants
@@ -33,7 +33,7 @@ JUDGED: dict[DayFigure, LimitKey] = {
 @dataclass(frozen=True, eq=False)
 class Hours:
     """Moments of a day (n): what is aboard at each, and each figure (n,), NaN where nothing is
-    afloat or it does not float. level: those afloat, held upright."""
+    afloat or it does not float. level and rests: those afloat, held upright and let go."""
 
     lived: Lived
     at: list[Instant]
@@ -45,6 +45,7 @@ class Hours:
     afloat: Flags
     floats: Flags
     level: Upright | None
+    rests: Lying | None
 
 
 def lived(ev: Evaluated) -> Lived:
@@ -59,11 +60,14 @@ def knots_only(ev: Evaluated) -> Hours | None:
     """Where the day turns: between, all is straight. None where it does not float at all."""
     of = ev.once(lived)
     every = instants(of.case, of.clock)
-    return hours(ev, of, [one for one in every if one.side != "at"])
+    near = ev.was(knots_only) if ev.near else None
+    return hours(ev, of, [one for one in every if one.side != "at"], near)
 
 
-def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
-    """Those moments, all floated at once."""
+def hours(
+    ev: Evaluated, of: Lived, at: Sequence[Instant], near: Hours | None = None
+) -> Hours | None:
+    """Those moments, all floated at once; the search starts where they floated in `near`."""
     rest = at_rest(ev)
     if rest is None:
         return None
@@ -78,11 +82,13 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
     figures: dict[DayFigure, Array] = {name: np.full(len(at), np.nan) for name in JUDGED}
     draft, floats = np.full((len(at), 2), np.nan), np.zeros(len(at), dtype=np.bool_)
     figures["total_kg"] = np.where(afloat, carried, np.nan)
-    rows, level = np.flatnonzero(afloat), None
+    rows, level, found = np.flatnonzero(afloat), None, None
     if len(rows):
         level = held_upright_each(of.floating, mass[rows] / density, centre[rows],
-                                  rest.settled.held)  # fmt: skip
-        found = lying(of.floating, mass[rows], centre[rows], density, level)
+                                  rest.settled.held,
+                                  None if near is None else near.level)  # fmt: skip
+        found = lying(of.floating, mass[rows], centre[rows], density, level,
+                      None if near is None else near.rests)  # fmt: skip
         floats[rows] = found.floats
         rows, n = rows[found.floats], np.flatnonzero(found.floats)
         over = found.height_over_water_m(hull.sheer_points_m).min(axis=1)
@@ -98,7 +104,7 @@ def hours(ev: Evaluated, of: Lived, at: Sequence[Instant]) -> Hours | None:
         for end, x in enumerate((hull.x_aft_m, hull.x_fwd_m)):
             draft[rows, end] = ((found.h_m - found.tau * x) / cos)[n]
     return Hours(of, list(at), [one.name for one in phases], kg, loads, figures, draft, afloat,
-                 floats, level)  # fmt: skip
+                 floats, level, found)  # fmt: skip
 
 
 def joined(some: Sequence[Hours]) -> Hours:
@@ -114,6 +120,7 @@ def joined(some: Sequence[Hours]) -> Hours:
         np.concatenate([one.draft_m for one in some]),
         np.concatenate([one.afloat for one in some]),
         np.concatenate([one.floats for one in some]),
+        None,
         None,
     )
 
