@@ -8,6 +8,7 @@ import scipy  # its parts are loaded when first asked: they would hold up every 
 from neat_hull.physics.arrays import Array
 
 _STEP, _AT_ONCE = 0.05, 16
+_CLOSER = np.linspace(0.0, 1.0, _AT_ONCE + 1)
 
 
 def first_rise(of: Callable[[Array], Array], most: float) -> float | None:
@@ -31,7 +32,7 @@ def near_rise(of: Callable[[Array], Array], most: float) -> float | None:
 
 def between_near(of: Callable[[Array], Array], low: float, high: float) -> float:
     """The root between two x of different signs, by the chord of a sixteenth of the way."""
-    closer = np.linspace(low, high, _AT_ONCE + 1)
+    closer = low + (high - low) * _CLOSER
     values = of(closer)
     n = next(rises(values), _AT_ONCE - 1)
     before, after = float(values[n]), float(values[n + 1])

@@ -2,6 +2,7 @@
 is told while something moves asks for it again and again."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -16,6 +17,14 @@ _STEP_M_S = 0.05
 _NEWTON = np.linalg.inv(np.vander(np.arange(4.0), 4, increasing=True))
 
 
+@lru_cache(maxsize=8)
+def _speeds_m_s(fastest: float) -> Array:
+    count = int(np.ceil(fastest / _STEP_M_S)) + 1
+    speeds: Array = np.linspace(0.0, _STEP_M_S * (count - 1), count)
+    speeds.flags.writeable = False
+    return speeds
+
+
 @dataclass(frozen=True, eq=False)
 class SpeedCurve:
     """Speeds (n,) from 0 in even steps; rows of parts_n are friction, base, waves, appendages."""
@@ -28,8 +37,7 @@ class SpeedCurve:
     @classmethod
     def of(cls, boat: BoatDrag, fastest_m_s: float) -> "SpeedCurve":
         """To that speed."""
-        count = int(np.ceil(fastest_m_s / _STEP_M_S)) + 1
-        speed: Array = np.linspace(0.0, _STEP_M_S * (count - 1), count)
+        speed = _speeds_m_s(fastest_m_s)
         friction = boat.friction_n(speed)
         parts = np.array(
             [friction, boat.base_n(speed), boat.wave_n(speed), boat.appendage_n(speed)]
