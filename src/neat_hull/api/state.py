@@ -87,8 +87,7 @@ class SetupCache:
 
     def evaluated(self, stored: StoredSetup, setup: Setup) -> Evaluated:
         """A trial of a stored setup, after the one of it that was evaluated last."""
-        before = self._last.get(stored.setup_id) or EVALUATIONS.last(stored.setup_id)
-        ev = evaluated(setup, beside_of(stored), before, near=True)
+        ev = self._after(self._last.get(stored.setup_id), stored, setup)
         self._last[stored.setup_id] = ev
         self._quick.pop(stored.setup_id, None)  # it has less, and is further off by now
         return ev
@@ -96,11 +95,17 @@ class SetupCache:
     def quickly(self, stored: StoredSetup, setup: Setup) -> Evaluated:
         """The same where only quick figures are asked: one that has no others is not taken from
         when all of them are."""
-        now = stored.setup_id
-        before = self._quick.get(now) or self._last.get(now) or EVALUATIONS.last(now)
-        ev = evaluated(setup, beside_of(stored), before, near=True)
+        before = self._quick.get(stored.setup_id) or self._last.get(stored.setup_id)
+        ev = self._after(before, stored, setup)
         self._quick[stored.setup_id] = ev
         return ev
+
+    @staticmethod
+    def _after(before: Evaluated | None, stored: StoredSetup, setup: Setup) -> Evaluated:
+        """The first of a drag takes from the setup as it is kept, and is exact to the last digit:
+        it may have gone farther than the others will."""
+        kept = before or EVALUATIONS.last(stored.setup_id)
+        return evaluated(setup, beside_of(stored), kept, near=before is not None)
 
 
 def cache_of(request: Request) -> SetupCache:
