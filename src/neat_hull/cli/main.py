@@ -187,6 +187,8 @@ def serve(
     gc.disable()  # nothing loaded here is rubbish, and to look for some takes a sixth of the start
     from neat_hull.cli.serve import serve as start
 
+    gc.freeze()
+    gc.enable()
     try:
         start(
             data=data,

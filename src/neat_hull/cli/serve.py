@@ -122,7 +122,6 @@ def _warm() -> None:
     ASIDE.warm()
     # What is loaded by now stays: looking through it for rubbish would hold up a drag by 50 ms.
     gc.freeze()
-    gc.enable()
 
 
 def fill_with_demo(data: Path) -> None:
