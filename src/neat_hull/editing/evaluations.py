@@ -22,7 +22,8 @@ class Evaluations:
         beside = beside_of(stored)
         with self._lock:
             ev = self._last.pop(stored.setup_id, None)
-            if ev is None or ev.setup != stored.setup or ev.beside != beside:
+            at_work = ev is not None and ev.before is not None  # for another request
+            if ev is None or at_work or ev.setup != stored.setup or ev.beside != beside:
                 ev = evaluated(stored.setup, beside, ev)
             self._last[stored.setup_id] = ev  # the newest stands last
             if len(self._last) > _MOST:

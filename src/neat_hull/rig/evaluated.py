@@ -34,8 +34,12 @@ class Evaluated:
         near: bool = False,
     ) -> None:
         self.setup, self.table, self.beside, self.near = setup, table, beside, near
+        if before is not None:  # one that is still at work may let go of its own before meanwhile
+            before = before.before or before
         self.rigged: Rigged = rig(setup, None if before is None else before.rigged)
-        self.before = before if before is not None and self._same_frame(before) else None
+        self.before: Evaluated | None = (
+            before if before is not None and self._same_frame(before) else None
+        )
         self._once: dict[Callable[[Evaluated], Any], Any] = {}
         self._where: dict[int, str] = {}
         self._noted: dict[Hashable, tuple[Any, Any]] = {}
