@@ -56,3 +56,18 @@ def test_of_many_setups_only_the_last_are_kept(tmp_path: Path) -> None:
         kept.of(replace(stored, setup_id=setup_id))
     assert [n for n in range(1, 21) if kept.last(n) is not None] == list(range(13, 21))
     db.close()
+
+
+def test_one_that_another_request_is_at_work_on_is_not_shared(tmp_path: Path) -> None:
+    kept, db = Evaluations(), connect(filled(tmp_path / "boats.sqlite"))
+    stored = load_setup(db, 1)
+    live(kept.of(stored))
+    colder = replace(stored, setup=stored.setup.model_copy(update={"water_temp_c": 6.0}))
+    at_work = kept.of(colder)
+    meanwhile = kept.of(colder)
+    assert meanwhile is not at_work
+    assert meanwhile.before is not at_work
+    at_work.forget_before()  # as it does when it is told
+    assert live(meanwhile) == evaluate(colder.setup, beside_of(colder))
+    assert kept.of(colder) is meanwhile
+    db.close()
