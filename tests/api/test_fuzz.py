@@ -1,6 +1,5 @@
 """Whatever is sent, the API never answers with an error of its own."""
 
-import re
 from collections.abc import Callable
 from typing import Any
 
@@ -15,15 +14,11 @@ from tests.operations import PATHS
 
 from neat_hull.api.app import create_app
 
-# Whole boats are evaluated, some many times over, for each of these answers: by day they are asked
-# what is drawn at random, and not each limit of each field besides.
-SLOW = re.compile(
-    r"/(afloat|advice|arrange|reach|boat/calibration|preview|boat|power|fixing|glide|hold|haul|day"
-    r"|day/rounds|capsize|sonar|things|things/\{thing_id\})$"
-)
-# By night some 15,000 requests in all.
-SOME = settings(max_examples=200 if NIGHTLY else 4, deadline=None, derandomize=not NIGHTLY,
-                suppress_health_check=list(HealthCheck))  # fmt: skip
+# By day each operation is asked what is drawn at random. By night, some 15,000 requests in all,
+# each limit of its fields as well.
+SOME = settings(max_examples=200 if NIGHTLY else 6, deadline=None, derandomize=not NIGHTLY,
+                suppress_health_check=list(HealthCheck),
+                phases=list(Phase) if NIGHTLY else [Phase.generate])  # fmt: skip
 # What is asked of each operation is made up when it is asked: for all at once, and in each worker,
 # that takes longer than the asking. In parts, so that both workers have some.
 PARTS = 10
@@ -38,14 +33,14 @@ def everything(tmp_path_factory: pytest.TempPathFactory) -> Any:
     return schemathesis.openapi.from_asgi("/api/openapi.json", app)
 
 
-def asked(part: int, slow: bool, how: settings) -> Callable[..., None]:
+def asked(part: int) -> Callable[..., None]:
     """A test of a part of the operations."""
-    mine = [one for one in VERBS if bool(SLOW.search(one[1])) == slow][part::PARTS]
+    mine = VERBS[part::PARTS]
 
     @schemathesis.pytest.from_fixture("everything").include(
         lambda told: (told.operation.method.upper(), told.operation.path) in mine
     ).parametrize()  # fmt: skip
-    @how
+    @SOME
     def test(case: Case[Any]) -> None:
         case.call_and_validate(checks=[not_a_server_error])
 
@@ -54,10 +49,7 @@ def asked(part: int, slow: bool, how: settings) -> Callable[..., None]:
 
 
 for _n in range(PARTS):
-    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_n, False, SOME)
-    globals()[f"test_no_slow_answer_is_an_error_of_ours_{_n}"] = asked(
-        _n, True, settings(SOME, phases=list(Phase) if NIGHTLY else [Phase.generate])
-    )
+    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_n)
 
 
 def test_every_operation_is_asked(everything: Any) -> None:

@@ -30,6 +30,8 @@ def test_twenty_things_go_aboard_and_five_steps_come_back_after_a_restart(
         shelved.focus()
         bench.keyboard.press("Enter")
         expect(count).to_have_count(i + 1)
+        if i < 17:
+            continue  # steps to undo are wanted at the end alone
         bench.keyboard.press("Shift+ArrowLeft")
         expect(bench.get_by_test_id("undo")).to_have_attribute("title", re.compile("^Undo: Move"))
     for _ in range(5):

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from playwright.sync_api import Page, expect
+from tests.browser.arriving import all_arriving
 from tests.browser.test_look import SCREENS
 from tests.servers import Server
 
@@ -52,9 +53,9 @@ def phone(bench: Page) -> Page:
 def test_a_screen_is_read_to_its_end_in_one_scroll(
     phone: Page, server: Server, screen: str
 ) -> None:
-    phone.goto(f"{server.url}/{screen}")
-    expect(phone.get_by_test_id("saved")).to_contain_text("saved")
-    phone.wait_for_load_state("networkidle")
+    with all_arriving(phone):
+        phone.goto(f"{server.url}/{screen}")
+        expect(phone.get_by_test_id("saved")).to_contain_text("saved")
     found = phone.evaluate(END)
     assert found["across"] <= 0, "nothing hangs over the side"
     assert found["page"] <= 0, "the page itself does not scroll: its screen does"

@@ -1,6 +1,6 @@
 """One evaluated setup: what it is made of, and every figure of it, each worked out once."""
 
-from collections.abc import Callable, Hashable
+from collections.abc import Callable, Hashable, Mapping
 from functools import cached_property
 from typing import Any, TypeVar, cast
 
@@ -13,6 +13,7 @@ from neat_hull.rig.rigging import Rigged, rig
 from neat_hull.rig.whereabouts import whereabouts
 
 T = TypeVar("T")
+K = TypeVar("K", bound=Hashable)
 
 
 class Evaluated:
@@ -69,6 +70,23 @@ class Evaluated:
             known = hangs_on, make()
         self._noted[key] = known
         return cast(T, known[1])
+
+    def again_each(
+        self, of: str, hangs_on: Mapping[K, Any], make: Callable[[list[K]], Mapping[K, T]]
+    ) -> list[T]:
+        """`again` for many of one kind; those not known before are made together, in one go."""
+        noted = {} if self.before is None else self.before._noted
+        known = {
+            key: was
+            for key, now in hangs_on.items()
+            if (was := noted.get((of, key))) is not None and was[0] == now
+        }
+        left = [key for key in hangs_on if key not in known]
+        made = make(left) if left else {}
+        for key in left:
+            known[key] = hangs_on[key], made[key]
+        self._noted |= {(of, key): one for key, one in known.items()}
+        return [cast(T, known[key][1]) for key in hangs_on]
 
     def forget_before(self) -> None:
         """Let go of the evaluation before, once there is nothing more to take from it."""

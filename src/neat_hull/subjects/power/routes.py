@@ -1,6 +1,6 @@
 """Where wires run on this boat: from post to device, through the points that hold them."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 from math import dist
@@ -13,10 +13,10 @@ from neat_hull.model.place import OnFitting
 from neat_hull.model.power import Conductor, Draw, Held
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.gaps import gaps
-from neat_hull.physics.solids import near_pairs, rods, together
+from neat_hull.physics.solids import Solids, near_pairs, rods, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.demands.figures import over_water
-from neat_hull.subjects.room.figures import needed
+from neat_hull.subjects.room.envelopes import Needed, needed
 
 SLACK_SHARE = 0.03  # a wire never lies as straight as a line does
 END_M, DISCONNECT_M = 0.10, 0.15  # spare at each end, and at each place where it is pulled apart
@@ -107,37 +107,51 @@ class InTheWay:
 def among_the_legs(ev: Evaluated) -> list[InTheWay]:
     """Wires nearer to legs, feet and pedals than may be, or across the way out of the seat; the
     nearest place of each wire and room."""
-    lying = ev.once(routes)
-    hangs_on = lying, needed(ev.rigged)
-    return ev.again("power legs", hangs_on, lambda: _among_the_legs(ev))
+    lying, rooms = ev.once(routes), needed(ev.rigged)
+    found = ev.again_each(
+        "power legs",
+        {key: (route, rooms) for key, route in lying.items()},
+        lambda keys: _among_the_legs([lying[key] for key in keys], rooms),
+    )
+    return [one for some in found for one in some]
 
 
-def _among_the_legs(ev: Evaluated) -> list[InTheWay]:
-    lying = list(ev.once(routes).values())
-    rooms = [one for one in needed(ev.rigged) if one.group == "legs" and one.counts]
-    if not lying or not rooms:
-        return []
-    ends = [(r.key, a, b) for r in lying for a, b in pairwise(r.points)]
-    a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
-    wires = rods(a, b, np.full(len(ends), _WIRE_M))
+def _among_the_legs(
+    lying: Sequence[Route], every: Sequence[Needed]
+) -> Mapping[int, list[InTheWay]]:
+    """That of some wires, by wire."""
+    told: dict[int, list[InTheWay]] = {route.key: [] for route in lying}
+    rooms = [one for one in every if one.group == "legs" and one.counts]
+    if not rooms:
+        return told
+    keys, wires = _stretches(lying)
     solids = together(*(one.solids for one in rooms))
     whose = np.repeat(np.arange(len(rooms)), [len(one.solids) for one in rooms])
     margin = np.array([one.margin_m for one in rooms])
     first, second = near_pairs(wires, solids, float(margin.max()))
     if not len(first):
-        return []
+        return told
     found = gaps(wires.take(first), solids.take(second))  # of a line, sooner than to tell apart
     rows = np.flatnonzero(found.gap_m < margin[whose[second]])
     least: dict[tuple[int, int], InTheWay] = {}
     for row in rows.tolist():
         room = int(whose[second[row]])
-        key = ends[int(first[row])][0]
+        key = keys[int(first[row])]
         deep = float(margin[room] - found.gap_m[row])
         known = least.get((key, room))
         if known is None or deep > known.clear_m:
             x, y, z = (float(v) for v in found.there_m[row])
             least[key, room] = InTheWay(key, rooms[room].title, (x, y, z), deep)
-    return list(least.values())
+    for one in least.values():
+        told[one.key].append(one)
+    return told
+
+
+def _stretches(lying: Sequence[Route]) -> tuple[list[int], Solids]:
+    """The straight parts of some wires, and whose each is."""
+    ends = [(route.key, a, b) for route in lying for a, b in pairwise(route.points)]
+    a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
+    return [key for key, _, _ in ends], rods(a, b, np.full(len(ends), _WIRE_M))
 
 
 RUB_M = 0.01  # of a track that something slides on
@@ -155,33 +169,35 @@ class Rub:
 def on_tracks(ev: Evaluated) -> list[Rub]:
     """Wires that lie against a track with something on it."""
     lying = ev.once(routes)
-    if not lying:
-        return []
     used = {on.name for p in ev.setup.places.values() if isinstance(on := p.on, OnFitting)}
     tracks = [f for f in ev.setup.boat.fittings if isinstance(f, Track) and f.name in used]
-    return ev.again("power tracks", (lying, tracks), lambda: _on_tracks(lying, tracks))
+    found = ev.again_each(
+        "power tracks",
+        {key: (route, tracks) for key, route in lying.items()},
+        lambda keys: _on_tracks([lying[key] for key in keys], tracks),
+    )
+    return [one for some in found for one in some]
 
 
-def _on_tracks(routes_by_key: dict[int, Route], tracks: list[Track]) -> list[Rub]:
-    lying = list(routes_by_key.values())
+def _on_tracks(lying: Sequence[Route], tracks: Sequence[Track]) -> Mapping[int, list[Rub]]:
+    """That of some wires, by wire."""
+    told: dict[int, list[Rub]] = {route.key: [] for route in lying}
     if not tracks:
-        return []
-    ends = [(r.key, a, b) for r in lying for a, b in pairwise(r.points)]
-    a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
-    wires = rods(a, b, np.full(len(ends), _WIRE_M))
+        return told
+    keys, wires = _stretches(lying)
     from_m = np.array([(t.x_m - t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     to_m = np.array([(t.x_m + t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     rails = rods(from_m, to_m, np.zeros(len(tracks)))
     first, second = near_pairs(wires, rails, RUB_M)
     if not len(first):
-        return []
+        return told
     found = gaps(wires.take(first), rails.take(second))
-    told: dict[tuple[int, str], Rub] = {}
     for row in np.flatnonzero(found.gap_m < RUB_M).tolist():
-        key, track = ends[int(first[row])][0], tracks[int(second[row])].name
-        x, y, z = (float(v) for v in found.there_m[row])
-        told.setdefault((key, track), Rub(key, track, (x, y, z)))
-    return list(told.values())
+        key, track = keys[int(first[row])], tracks[int(second[row])].name
+        if track not in {one.track for one in told[key]}:
+            x, y, z = (float(v) for v in found.there_m[row])
+            told[key].append(Rub(key, track, (x, y, z)))
+    return told
 
 
 BESIDE_M, BESIDE_FOR_M, CROSSING_DEG = 0.10, 0.30, 30.0
