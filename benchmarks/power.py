@@ -4,6 +4,7 @@ import time
 from collections.abc import Callable
 
 import numpy as np
+from benchmarks.evaluate import moved
 from benchmarks.told import Times, head, tell
 
 from neat_hull.files.demo import demo_setups
@@ -18,11 +19,13 @@ from neat_hull.model.power_case import (
     PowerCase,
 )
 from neat_hull.model.setup import Setup
+from neat_hull.rig.beside import ALONE
 from neat_hull.subjects.power import figures
 from neat_hull.subjects.power.case import power_report
 from neat_hull.subjects.power.figures import power
 from neat_hull.subjects.power.rules import RULES
 from neat_hull.whole.evaluate import evaluated, live
+from neat_hull.whole.registry import SUBJECTS
 
 _TIMES = 60
 
@@ -67,16 +70,23 @@ def day(cycles: bool) -> PowerCase:
     )
 
 
-def live_part(setup: Setup) -> Times:
-    """Wiring, moments and rules of an evaluation that has all else; its day is left out."""
-    taken = []
+def live_part(setup: Setup, dragged: int | None = None) -> Times:
+    """Wiring, moments and rules of an evaluation that has all else; its day is left out.
+
+    Of a thing that is dragged; else all of them anew.
+    """
+    taken, before = [], None
     for n in range(_TIMES + 5):
-        ev = evaluated(setup)
-        live(ev)
+        trial = setup if dragged is None else moved(setup, dragged, 0.1 * np.sin((n + 1) / 12))
+        ev = evaluated(trial, ALONE, before, near=True)
+        for subject in SUBJECTS:
+            for figure in subject.live.values():
+                ev.once(figure)
         ours = [one for one in ev._once if ".subjects.power." in one.__module__]
         for one in ours:
             del ev._once[one]
-        ev._noted = {}
+        for key in [key for key in ev._noted if "power" in str(key)]:
+            del ev._noted[key]
         figures._standing.cache_clear()
         start = time.perf_counter()
         ev.once(power)
@@ -84,6 +94,8 @@ def live_part(setup: Setup) -> Times:
             list(rule.check(ev))
         if n >= 5:
             taken.append(1000 * (time.perf_counter() - start))
+        live(ev)
+        before = None if dragged is None else ev
     return np.array(taken)
 
 
@@ -104,7 +116,9 @@ def main() -> None:
     steady, cycling = day(False), day(True)
     tell("power day", times(lambda: power_report(steady)))
     tell("power cycles", times(lambda: power_report(cycling)))
-    tell("power live", live_part(full))
+    battery = next(i for i in full.places if full.things[i].battery is not None)
+    tell("power live", live_part(full, battery))
+    tell("power anew", live_part(full))
     plain = _cold(bare, known=True)
     print(
         f"the full demo cold, wired over unwired: {_cold(full, known=False) / plain:.2f}, "

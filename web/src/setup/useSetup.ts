@@ -129,7 +129,7 @@ export const useSetup = defineStore('setup', () => {
   // While things are carried about, what hangs on them is asked alone; the rest when the hand
   // pauses, and now and then on the way.
   const PAUSE_MS = 80
-  const REST_MS = 400
+  const REST_MS = 1500
   let round = 0
   let suggested = false
   let waiting: Trial | null = null

@@ -1,11 +1,13 @@
 """Where wires run on this boat: from post to device, through the points that hold them."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from itertools import pairwise
 from math import dist
 
 import numpy as np
+from numpy.typing import NDArray
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import Track
@@ -107,51 +109,105 @@ class InTheWay:
 def among_the_legs(ev: Evaluated) -> list[InTheWay]:
     """Wires nearer to legs, feet and pedals than may be, or across the way out of the seat; the
     nearest place of each wire and room."""
-    lying, rooms = ev.once(routes), needed(ev.rigged)
+    straight, rooms = ev.once(_straight), needed(ev.rigged)
     found = ev.again_each(
         "power legs",
-        {key: (route, rooms) for key, route in lying.items()},
-        lambda keys: _among_the_legs([lying[key] for key in keys], rooms),
+        {one: (ends, rooms) for one, ends in straight.items()},
+        lambda some: _among_the_legs({one: straight[one] for one in some}, rooms),
     )
-    return [one for some in found for one in some]
+    least: dict[tuple[int, str], InTheWay] = {}
+    for way in (way for some in found for way in some):
+        known = least.get((way.key, way.room))
+        if known is None or way.clear_m > known.clear_m:
+            least[way.key, way.room] = way
+    return list(least.values())
+
+
+_Straight = dict[tuple[int, int], tuple[Point, Point]]  # by wire, and which part of it
+
+
+def _straight(ev: Evaluated) -> _Straight:
+    """The straight parts of all wires: where one end of a wire moves, the others stay."""
+    return {
+        (key, n): ends
+        for key, route in ev.once(routes).items()
+        for n, ends in enumerate(pairwise(route.points))
+    }
+
+
+@dataclass(frozen=True, eq=False)
+class _LegRoom:
+    """What legs need: the rooms, their solids, and of which room each is."""
+
+    rooms: list[Needed]
+    solids: Solids
+    whose: NDArray[np.intp]
+    margin_m: Array
+    about: "_Boxes"
+
+
+@lru_cache(maxsize=16)
+def _leg_room(every: tuple[Needed, ...]) -> _LegRoom | None:
+    rooms = [one for one in every if one.group == "legs" and one.counts]
+    if not rooms:
+        return None
+    solids = together(*(one.solids for one in rooms))
+    whose = np.repeat(np.arange(len(rooms)), [len(one.solids) for one in rooms])
+    margin_m = np.array([one.margin_m for one in rooms])
+    return _LegRoom(rooms, solids, whose, margin_m, _boxes(solids, float(margin_m.max())))
 
 
 def _among_the_legs(
-    lying: Sequence[Route], every: Sequence[Needed]
-) -> Mapping[int, list[InTheWay]]:
-    """That of some wires, by wire."""
-    told: dict[int, list[InTheWay]] = {route.key: [] for route in lying}
-    rooms = [one for one in every if one.group == "legs" and one.counts]
-    if not rooms:
+    straight: _Straight, every: tuple[Needed, ...]
+) -> dict[tuple[int, int], list[InTheWay]]:
+    """Of some straight parts, each: where it is in the way of a room."""
+    told: dict[tuple[int, int], list[InTheWay]] = {one: [] for one in straight}
+    legs = _leg_room(every)
+    near = [] if legs is None else _near(straight, legs.about)
+    if legs is None or not near:
         return told
-    keys, wires = _stretches(lying)
-    solids = together(*(one.solids for one in rooms))
-    whose = np.repeat(np.arange(len(rooms)), [len(one.solids) for one in rooms])
-    margin = np.array([one.margin_m for one in rooms])
-    first, second = near_pairs(wires, solids, float(margin.max()))
-    if not len(first):
-        return told
-    found = gaps(wires.take(first), solids.take(second))  # of a line, sooner than to tell apart
-    rows = np.flatnonzero(found.gap_m < margin[whose[second]])
-    least: dict[tuple[int, int], InTheWay] = {}
-    for row in rows.tolist():
-        room = int(whose[second[row]])
-        key = keys[int(first[row])]
-        deep = float(margin[room] - found.gap_m[row])
-        known = least.get((key, room))
-        if known is None or deep > known.clear_m:
-            x, y, z = (float(v) for v in found.there_m[row])
-            least[key, room] = InTheWay(key, rooms[room].title, (x, y, z), deep)
-    for one in least.values():
-        told[one.key].append(one)
+    wires = _wires([straight[one] for one in near])
+    first, second = near_pairs(wires, legs.solids, float(legs.margin_m.max()))
+    # Of a line, sooner than to tell apart.
+    found = gaps(wires.take(first), legs.solids.take(second))
+    margin_m = legs.margin_m[legs.whose[second]]
+    for row in np.flatnonzero(found.gap_m < margin_m).tolist():
+        one, room = near[int(first[row])], legs.rooms[int(legs.whose[second[row]])]
+        x, y, z = (float(v) for v in found.there_m[row])
+        told[one].append(
+            InTheWay(one[0], room.title, (x, y, z), float(margin_m[row] - found.gap_m[row]))
+        )
     return told
 
 
-def _stretches(lying: Sequence[Route]) -> tuple[list[int], Solids]:
-    """The straight parts of some wires, and whose each is."""
-    ends = [(route.key, a, b) for route in lying for a, b in pairwise(route.points)]
-    a, b = (np.array([one[n] for one in ends]) for n in (1, 2))
-    return [key for key, _, _ in ends], rods(a, b, np.full(len(ends), _WIRE_M))
+def _wires(ends: Sequence[tuple[Point, Point]]) -> Solids:
+    a, b = (np.array([one[n] for one in ends]) for n in (0, 1))
+    return rods(a, b, np.full(len(ends), _WIRE_M))
+
+
+_Boxes = list[tuple[list[float], list[float]]]  # low and high corner of each
+
+
+def _boxes(solids: Solids, within_m: float) -> _Boxes:
+    """Of each solid the upright box in which a wire may come so near to it."""
+    reach = solids.spread_m + within_m + _WIRE_M
+    low, high = solids.middle_m - reach, solids.middle_m + reach
+    return list(zip(low.tolist(), high.tolist(), strict=True))
+
+
+def _near(straight: _Straight, boxes: _Boxes) -> list[tuple[int, int]]:
+    """Which may come near: most run elsewhere, and that is told in a fraction of the time."""
+    return [
+        one
+        for one, (a, b) in straight.items()
+        if any(
+            all(
+                min(p, q) <= most and max(p, q) >= least
+                for p, q, least, most in zip(a, b, low, high, strict=True)
+            )
+            for low, high in boxes
+        )
+    ]
 
 
 RUB_M = 0.01  # of a track that something slides on
@@ -167,36 +223,39 @@ class Rub:
 
 
 def on_tracks(ev: Evaluated) -> list[Rub]:
-    """Wires that lie against a track with something on it."""
-    lying = ev.once(routes)
+    """Wires that lie against a track with something on it; the first place of each."""
     used = {on.name for p in ev.setup.places.values() if isinstance(on := p.on, OnFitting)}
-    tracks = [f for f in ev.setup.boat.fittings if isinstance(f, Track) and f.name in used]
+    tracks = tuple(f for f in ev.setup.boat.fittings if isinstance(f, Track) and f.name in used)
+    straight = ev.once(_straight)
     found = ev.again_each(
         "power tracks",
-        {key: (route, tracks) for key, route in lying.items()},
-        lambda keys: _on_tracks([lying[key] for key in keys], tracks),
+        {one: (ends, tracks) for one, ends in straight.items()},
+        lambda some: _on_tracks({one: straight[one] for one in some}, tracks),
     )
-    return [one for some in found for one in some]
+    first: dict[tuple[int, str], Rub] = {}
+    for rub in (rub for some in found for rub in some):
+        first.setdefault((rub.key, rub.track), rub)
+    return list(first.values())
 
 
-def _on_tracks(lying: Sequence[Route], tracks: Sequence[Track]) -> Mapping[int, list[Rub]]:
-    """That of some wires, by wire."""
-    told: dict[int, list[Rub]] = {route.key: [] for route in lying}
-    if not tracks:
+def _on_tracks(straight: _Straight, tracks: Sequence[Track]) -> dict[tuple[int, int], list[Rub]]:
+    """Of some straight parts, each: where it lies against a track."""
+    told: dict[tuple[int, int], list[Rub]] = {one: [] for one in straight}
+    if not tracks or not straight:
         return told
-    keys, wires = _stretches(lying)
     from_m = np.array([(t.x_m - t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     to_m = np.array([(t.x_m + t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     rails = rods(from_m, to_m, np.zeros(len(tracks)))
-    first, second = near_pairs(wires, rails, RUB_M)
-    if not len(first):
+    near = _near(straight, _boxes(rails, RUB_M))
+    if not near:
         return told
+    wires = _wires([straight[one] for one in near])
+    first, second = near_pairs(wires, rails, RUB_M)
     found = gaps(wires.take(first), rails.take(second))
     for row in np.flatnonzero(found.gap_m < RUB_M).tolist():
-        key, track = keys[int(first[row])], tracks[int(second[row])].name
-        if track not in {one.track for one in told[key]}:
-            x, y, z = (float(v) for v in found.there_m[row])
-            told[key].append(Rub(key, track, (x, y, z)))
+        one, track = near[int(first[row])], tracks[int(second[row])].name
+        x, y, z = (float(v) for v in found.there_m[row])
+        told[one].append(Rub(one[0], track, (x, y, z)))
     return told
 
 

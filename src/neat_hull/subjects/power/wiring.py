@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
+from typing import Any
 
 from neat_hull.model.power import Conductor, Duty, Power
 from neat_hull.model.power_case import (
@@ -154,6 +155,8 @@ def _case(
 ) -> PowerCase:
     power, lying = ev.setup.power, ev.once(routes)
     named = {wire_name(key): key for key in wires}
+    at = tuple(node[i] for i in loads)
+    hangs_on = power, ev.setup.things, batteries, loads, at
     return PowerCase.model_construct(
         name=ev.setup.name,
         batteries=[
@@ -168,17 +171,31 @@ def _case(
             )
             for name, key in named.items()
         ],
-        loads=[_load(ev.thing(i), i, node[i], power.duties.get(i)) for i in loads],
-        day=_day(power),
-        moments=_moments(ev, batteries, loads),
-        home=_home(ev, loads),
-        chargers=[
+        # Of what no wire's length changes.
+        **ev.again("power plan", hangs_on, lambda: _plan(ev, batteries, loads, at)),
+    )  # fmt: skip
+
+
+def _plan(
+    ev: Evaluated, batteries: tuple[int, ...], loads: tuple[int, ...], at: tuple[str, ...]
+) -> dict[str, Any]:
+    """Loads, the day, its moments, the way home and what charges, as a case has them."""
+    power = ev.setup.power
+    return {
+        "loads": [
+            _load(ev.thing(i), i, node, power.duties.get(i))
+            for i, node in zip(loads, at, strict=True)
+        ],
+        "day": _day(power),
+        "moments": _moments(ev, batteries, loads),
+        "home": _home(ev, loads),
+        "chargers": [
             CaseCharger(name=name, battery=str(one.battery), chemistry=one.chemistry,
                         amps=one.amps, temperature_c=one.around_c)
             for name, one in power.chargers.items()
             if one.battery in batteries
         ],
-    )  # fmt: skip
+    }  # fmt: skip
 
 
 def _battery(ev: Evaluated, i: int, bank: str, lead: CaseConductor | None) -> CaseBattery:
