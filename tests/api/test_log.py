@@ -98,6 +98,7 @@ def test_what_is_deleted_from_the_gear_stays_in_its_trips_by_name(client: TestCl
     client.post(f"{V1}/undo", json={"revision": gone.json()["revision"]})
     learned = client.get(f"{V1}/log").json()["learned"]
     assert SPARE_ROD in [row["thing_id"] for row in learned["unused"]], "and finds them again"
+    assert client.get(f"{V1}/log/learned").json() == learned
 
 
 @pytest.mark.parametrize(

@@ -1,5 +1,6 @@
 """Kept setups evaluated one step after the other: to the last digit what comes from nothing."""
 
+from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 from typing import Literal
@@ -11,11 +12,22 @@ from neat_hull.editing.beside import beside_of
 from neat_hull.editing.evaluations import Evaluations
 from neat_hull.editing.steps import write_step
 from neat_hull.errors import InputError
+from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store import history
 from neat_hull.store.connect import connect, transaction
 from neat_hull.store.history import Change
 from neat_hull.store.setups import load_setup
-from neat_hull.whole.evaluate import evaluate, live
+from neat_hull.subjects.afloat.full import full_afloat
+from neat_hull.subjects.capsize.full import full_capsize
+from neat_hull.subjects.day.full import full_day
+from neat_hull.subjects.fixing.full import full_fixing
+from neat_hull.subjects.glide.full import full_glide
+from neat_hull.subjects.haul.full import full_haul
+from neat_hull.subjects.hold.full import full_hold
+from neat_hull.subjects.power.full import full_power
+from neat_hull.subjects.reach.full import full_reach
+from neat_hull.whole.evaluate import evaluate, evaluated, live
+from neat_hull.whole.surf import surf_page
 
 CRATE = 9
 
@@ -46,6 +58,26 @@ def test_steps_refusals_and_undos_come_to_what_comes_from_nothing(tmp_path: Path
     with transaction(db):
         history.undo(db, 1, load_setup(db, 1).revision)
     same()
+    db.close()
+
+
+@pytest.mark.parametrize(
+    "answer",
+    [full_afloat, full_capsize, full_day, full_fixing, full_glide, full_haul, full_hold,
+     full_power, lambda ev: full_reach(ev, 0.3), surf_page],
+)  # fmt: skip
+def test_a_page_of_a_trial_is_that_from_nothing(
+    answer: Callable[[Evaluated], object], tmp_path: Path
+) -> None:
+    kept, db = Evaluations(), connect(filled(tmp_path / "boats.sqlite"))
+    stored = load_setup(db, 1)
+    live(kept.of(stored))
+    assert kept.tried(stored, stored.setup) is kept.of(stored)
+    place = stored.setup.places[CRATE].model_copy(update={"x_m": 1.1, "y_m": 0.12})
+    places = {**stored.setup.places, CRATE: place}
+    for setup in (stored.setup, stored.setup.model_copy(update={"places": places})):
+        fresh = evaluated(setup, beside_of(stored))
+        assert answer(kept.tried(stored, setup)) == answer(fresh)
     db.close()
 
 

@@ -4,11 +4,11 @@ from fastapi import APIRouter
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.model.afloat import FullAfloat
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.afloat.full import full_afloat
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["afloat"], route_class=Written)
 
@@ -16,4 +16,5 @@ router = APIRouter(prefix="/setups/{setup_id}", tags=["afloat"], route_class=Wri
 @router.post("/afloat")
 def afloat(setup_id: SetupId, body: Trial, db: Db) -> FullAfloat:
     """Table, righting curves, demands and load curves, of a trial; computes and stores nothing."""
-    return full_afloat(evaluated(body.on(load_setup(db, setup_id).setup)))
+    stored = load_setup(db, setup_id)
+    return full_afloat(EVALUATIONS.tried(stored, body.on(stored.setup)))

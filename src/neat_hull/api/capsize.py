@@ -4,11 +4,11 @@ from fastapi import APIRouter
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.model.capsize_figures import FullCapsize
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.capsize.full import full_capsize
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["capsize"], route_class=Written)
 
@@ -16,4 +16,5 @@ router = APIRouter(prefix="/setups/{setup_id}", tags=["capsize"], route_class=Wr
 @router.post("/capsize")
 def capsize(setup_id: SetupId, body: Trial, db: Db) -> FullCapsize:
     """Fates, three ways to tie, climbing in, and full of water; of a trial, nothing is stored."""
-    return full_capsize(evaluated(body.on(load_setup(db, setup_id).setup)))
+    stored = load_setup(db, setup_id)
+    return full_capsize(EVALUATIONS.tried(stored, body.on(stored.setup)))

@@ -9,7 +9,7 @@ from fastapi import Path as PathParam
 from neat_hull.api.answers import Written
 from neat_hull.api.float_plan import float_plan_told
 from neat_hull.api.state import Db, SetupId, draw
-from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.said_text import Units, list_said, said, trim_said
 from neat_hull.files.take_along import TakeAlong, policy, write_take_along
@@ -24,7 +24,7 @@ from neat_hull.store.log import load_log
 from neat_hull.store.setups import StoredSetup, load_setup
 from neat_hull.subjects.log.care import care
 from neat_hull.subjects.log.lists import checklists
-from neat_hull.whole.evaluate import evaluated, live
+from neat_hull.whole.evaluate import live
 
 LineId = Annotated[int, PathParam(ge=1, le=2**62)]
 MOST_FINDINGS = 12  # on a phone; the screens have them all
@@ -35,7 +35,7 @@ router = APIRouter(prefix="/setups/{setup_id}/lists", tags=["checklists"], route
 def lists(setup_id: SetupId, db: Db) -> Checklists:
     """All four."""
     stored = load_setup(db, setup_id)
-    return _lists(db, stored, evaluated(stored.setup, beside_of(stored)))
+    return _lists(db, stored, EVALUATIONS.of(stored))
 
 
 @router.post("/{name}/lines", status_code=201)
@@ -76,7 +76,7 @@ def hide(setup_id: SetupId, name: ListName, body: LineHidden, db: Db) -> Checkli
 def take_along(setup_id: SetupId, db: Db, units: Units = "metric", show: bool = False) -> Response:
     """One HTML file for the phone; `show` opens it instead of keeping it."""
     stored = load_setup(db, setup_id)
-    ev = evaluated(stored.setup, beside_of(stored))
+    ev = EVALUATIONS.of(stored)
     setup, figures = stored.setup, live(ev)
     page = TakeAlong(
         setup_id=setup_id,

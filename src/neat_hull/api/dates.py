@@ -8,7 +8,7 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
-from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.files.calendar import write_calendar
 from neat_hull.model.dates import DatedItem, Dates, DatesPage
 from neat_hull.model.log_figures import CareRow
@@ -19,7 +19,6 @@ from neat_hull.store.log import load_log
 from neat_hull.store.setups import load_setup, tick
 from neat_hull.subjects.dates.figures import dates
 from neat_hull.subjects.log.care import care
-from neat_hull.whole.evaluate import evaluated
 
 DatedId = Annotated[int, PathParam(ge=1, le=2**62)]
 router = APIRouter(prefix="/setups/{setup_id}/dates", tags=["dates"], route_class=Written)
@@ -72,7 +71,7 @@ def dates_calendar(setup_id: SetupId, db: Db) -> Response:
 
 def _all(db: Connection, setup_id: int) -> tuple[Dates, list[CareRow]]:
     stored = load_setup(db, setup_id)
-    ev = evaluated(stored.setup, beside_of(stored))
+    ev = EVALUATIONS.of(stored)
     today = date.today().isoformat()
     return dates(ev), care(ev, load_log(db), stored.boat_id, today)
 

@@ -8,12 +8,11 @@ from starlette.responses import StreamingResponse
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.model.day_figures import DayRound, FullDay
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.day.full import full_day, full_day_rounds
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["day"], route_class=Written)
 
@@ -23,7 +22,7 @@ def day(setup_id: SetupId, body: Trial, db: Db) -> FullDay:
     """Every step and both sides of every turn, with a lean at each; of a trial, nothing is
     stored."""
     stored = load_setup(db, setup_id)
-    return full_day(evaluated(body.on(stored.setup), beside_of(stored)))
+    return full_day(EVALUATIONS.tried(stored, body.on(stored.setup)))
 
 
 @router.post(
@@ -34,7 +33,7 @@ def day(setup_id: SetupId, body: Trial, db: Db) -> FullDay:
 def day_rounds(setup_id: SetupId, body: Trial, db: Db) -> StreamingResponse:
     """The same, a line of JSON a round; whoever hangs up ends it. Nothing is stored."""
     stored = load_setup(db, setup_id)
-    rounds = full_day_rounds(evaluated(body.on(stored.setup), beside_of(stored)))
+    rounds = full_day_rounds(EVALUATIONS.tried(stored, body.on(stored.setup)))
     # What cannot be worked out is refused before anything is answered.
     every = chain([next(rounds)], rounds)
     return StreamingResponse(_lines(every), media_type="application/x-ndjson")

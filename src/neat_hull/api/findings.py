@@ -8,12 +8,11 @@ from pydantic import Field
 from neat_hull.api.answers import Written
 from neat_hull.api.changes import apply_step
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
-from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.steps import setup_row
 from neat_hull.errors import InputError, NotFoundError
 from neat_hull.model.judging import Accepted, Judging, LimitRow
 from neat_hull.store.setups import StoredSetup, load_setup
-from neat_hull.whole.evaluate import evaluated
 from neat_hull.whole.judge import judge
 from neat_hull.whole.registry import limit_rows, require_known_limits
 
@@ -52,7 +51,7 @@ def put_judging(setup_id: SetupId, body: JudgingChange, db: Db) -> SetupState:
 def accept(setup_id: SetupId, body: Acceptance, db: Db) -> SetupState:
     """Live with a finding, for a reason; it comes back when it gets worse."""
     stored = load_setup(db, setup_id)
-    found = evaluated(stored.setup, beside_of(stored)).once(judge)
+    found = EVALUATIONS.of(stored).once(judge)
     finding = next((one for one in found if one.key == body.key), None)
     if finding is None or finding.verdict == "fine":
         raise InputError("key", body.key, "this finding is gone now")

@@ -6,6 +6,7 @@ from fastapi import APIRouter, Response
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.files.said_text import Units
 from neat_hull.files.template_dxf import template_dxf
@@ -19,7 +20,6 @@ from neat_hull.store.setups import load_setup
 from neat_hull.subjects.fixing.full import full_fixing
 from neat_hull.subjects.fixing.plan import work_plan
 from neat_hull.subjects.fixing.templates import template, template_keys
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["fixing"], route_class=Written)
 
@@ -35,13 +35,14 @@ class TemplateKey(Answer):
 def fixing(setup_id: SetupId, body: Trial, db: Db) -> FullFixing:
     """Mounts with what pulls at them and what else could be done, walls, and the plan of the work,
     of a trial; stores nothing."""
-    return full_fixing(evaluated(body.on(load_setup(db, setup_id).setup)))
+    stored = load_setup(db, setup_id)
+    return full_fixing(EVALUATIONS.tried(stored, body.on(stored.setup)))
 
 
 @router.get("/fixing/templates")
 def templates(setup_id: SetupId, db: Db) -> list[TemplateKey]:
     """What has a template."""
-    ev = evaluated(load_setup(db, setup_id).setup)
+    ev = EVALUATIONS.of(load_setup(db, setup_id))
     return [TemplateKey(key=key, name=name) for key, name in template_keys(ev)]
 
 
@@ -55,7 +56,7 @@ def drilling_template(
     inside: bool = False,
 ) -> Response:
     """One template, one to one."""
-    one = template(evaluated(load_setup(db, setup_id).setup), key)
+    one = template(EVALUATIONS.of(load_setup(db, setup_id)), key)
     if inside:
         one = one.mirrored()
     if form == "pdf":
@@ -68,13 +69,13 @@ def drilling_template(
 @router.get("/fixing/work")
 def plan(setup_id: SetupId, db: Db) -> WorkPlan:
     """The plan of the work."""
-    return work_plan(evaluated(load_setup(db, setup_id).setup))
+    return work_plan(EVALUATIONS.of(load_setup(db, setup_id)))
 
 
 @router.get("/fixing/work.pdf")
 def work(setup_id: SetupId, db: Db, units: Units = "metric", paper: Paper = "a4") -> Response:
     """The plan of the work, to take to the garage."""
-    ev = evaluated(load_setup(db, setup_id).setup)
+    ev = EVALUATIONS.of(load_setup(db, setup_id))
     page = work_sheet(ev.setup.name, work_plan(ev), units, paper)
     return _file(page, "application/pdf", "work.pdf")
 

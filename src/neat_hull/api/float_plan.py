@@ -6,6 +6,7 @@ from pydantic import JsonValue
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.edits import patched
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.files.float_plan import missing, write_float_plan
 from neat_hull.model.base import Model
 from neat_hull.model.float_plan import FloatPlan, FloatPlanPage
@@ -14,7 +15,6 @@ from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.float_plans import keep_float_plan, load_float_plan
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.sight.aboard import shown_and_heard
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}/float-plan", tags=["float plan"], route_class=Written)
 
@@ -52,7 +52,7 @@ def float_plan_text(setup_id: SetupId, db: Db) -> Response:
 
 
 def _page(db: Connection, setup_id: int, plan: FloatPlan) -> FloatPlanPage:
-    ev = evaluated(load_setup(db, setup_id).setup)
+    ev = EVALUATIONS.of(load_setup(db, setup_id))
     return FloatPlanPage(plan=plan, text=float_plan_told(ev, plan), missing=missing(plan))
 
 

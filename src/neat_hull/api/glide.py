@@ -4,11 +4,11 @@ from fastapi import APIRouter
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.model.glide_figures import FullGlide
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.glide.full import full_glide
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["glide"], route_class=Written)
 
@@ -17,4 +17,5 @@ router = APIRouter(prefix="/setups/{setup_id}", tags=["glide"], route_class=Writ
 def glide(setup_id: SetupId, body: Trial, db: Db) -> FullGlide:
     """Resistance by speed and cause, full and bare; steps of the motor, lines behind the boat, what
     tests give; of a trial, nothing is stored."""
-    return full_glide(evaluated(body.on(load_setup(db, setup_id).setup)))
+    stored = load_setup(db, setup_id)
+    return full_glide(EVALUATIONS.tried(stored, body.on(stored.setup)))

@@ -4,11 +4,11 @@ from fastapi import APIRouter
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.model.haul_figures import FullHaul
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.haul.full import full_haul
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["haul"], route_class=Written)
 
@@ -17,4 +17,5 @@ router = APIRouter(prefix="/setups/{setup_id}", tags=["haul"], route_class=Writt
 def haul(setup_id: SetupId, body: Trial, db: Db) -> FullHaul:
     """Other wheels, the axle elsewhere, the steps from car to water; of a trial, nothing is
     stored."""
-    return full_haul(evaluated(body.on(load_setup(db, setup_id).setup)))
+    stored = load_setup(db, setup_id)
+    return full_haul(EVALUATIONS.tried(stored, body.on(stored.setup)))

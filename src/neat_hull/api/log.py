@@ -9,8 +9,8 @@ from pydantic import Field, JsonValue
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.beside import beside_of
 from neat_hull.editing.edits import patched
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.log import (
     boarded,
     entry_of,
@@ -25,7 +25,7 @@ from neat_hull.files.log_json import read_log, write_log
 from neat_hull.files.trip_text import read_trip_text
 from neat_hull.model.base import Model
 from neat_hull.model.log import CareDone, KeptTrip, TripEntry
-from neat_hull.model.log_figures import LogImportRow, LogPage, TripAnswer
+from neat_hull.model.log_figures import Learned, LogImportRow, LogPage, TripAnswer
 from neat_hull.model.log_file import FileTrip
 from neat_hull.model.setup import Day, require_day
 from neat_hull.model.ticks import Tick
@@ -46,7 +46,6 @@ from neat_hull.store.setups import StoredSetup, load_setup
 from neat_hull.store.ticks import keep_tick
 from neat_hull.subjects.log.full import learned
 from neat_hull.subjects.log.learned import mounted
-from neat_hull.whole.evaluate import evaluated
 
 TripId = Annotated[int, PathParam(ge=1, le=2**62)]
 router = APIRouter(prefix="/setups/{setup_id}/log", tags=["log"], route_class=Written)
@@ -99,7 +98,14 @@ class LogText(Model):
 def log(setup_id: SetupId, db: Db) -> LogPage:
     """Trips, the newest first, and what they teach of this setup's gear."""
     stored = load_setup(db, setup_id)
-    return _page(db, stored, evaluated(stored.setup, beside_of(stored)))
+    return _page(db, stored, EVALUATIONS.of(stored))
+
+
+@router.get("/learned")
+def log_learned(setup_id: SetupId, db: Db) -> Learned:
+    """What the trips teach of this setup's gear, without the trips."""
+    stored = load_setup(db, setup_id)
+    return _learned(db, stored, EVALUATIONS.of(stored))
 
 
 @router.post("/trips")
@@ -206,7 +212,7 @@ def _kept(
 ) -> TripAnswer:
     """In the transaction of the caller. shown: the setup that the page is asked for."""
     stored = load_setup(db, setup_id)
-    ev = evaluated(stored.setup, beside_of(stored))
+    ev = EVALUATIONS.of(stored)
     aboard = boarded(stored, ev, entry)
     twin = None if sure else twin_of(db, entry, stored.setup.name)
     kept = add_trip(db, entry, aboard) if twin is None else None
@@ -216,6 +222,9 @@ def _kept(
 
 
 def _page(db: Connection, stored: StoredSetup, ev: Evaluated) -> LogPage:
+    return LogPage(trips=list_trips(db), learned=_learned(db, stored, ev))
+
+
+def _learned(db: Connection, stored: StoredSetup, ev: Evaluated) -> Learned:
     known = load_log(db, mounted(ev))
-    today = date.today().isoformat()
-    return LogPage(trips=list_trips(db), learned=learned(ev, known, stored.boat_id, today))
+    return learned(ev, known, stored.boat_id, date.today().isoformat())

@@ -7,7 +7,7 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.beside import beside_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.money import MoneyPage, Purchase
 from neat_hull.model.setup import require_day
 from neat_hull.store.connect import transaction
@@ -21,7 +21,6 @@ from neat_hull.store.purchases import (
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.log.learned import long_unused
 from neat_hull.subjects.money.ledger import Logged
-from neat_hull.whole.evaluate import evaluated
 from neat_hull.whole.money import money_page
 
 PurchaseId = Annotated[int, PathParam(ge=1, le=2**62)]
@@ -32,7 +31,7 @@ router = APIRouter(prefix="/setups/{setup_id}/money", tags=["money"], route_clas
 def money(setup_id: SetupId, db: Db) -> MoneyPage:
     """All of it."""
     stored = load_setup(db, setup_id)
-    ev, known = evaluated(stored.setup, beside_of(stored)), load_log(db)
+    ev, known = EVALUATIONS.of(stored), load_log(db)
     return money_page(ev, list_purchases(db), Logged(len(known.trips), long_unused(ev, known)))
 
 

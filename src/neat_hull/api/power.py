@@ -5,6 +5,7 @@ from pydantic import Field
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.errors import InputError
 from neat_hull.files.shopping_csv import write_shopping
@@ -47,7 +48,8 @@ router = APIRouter(prefix="/setups/{setup_id}", tags=["power"], route_class=Writ
 def power(setup_id: SetupId, body: Trial, db: Db) -> FullPower:
     """The day as a chart, loads by phase, both supplies and a shopping list, of a trial; computes
     and stores nothing."""
-    return full_power(evaluated(body.on(load_setup(db, setup_id).setup)))
+    stored = load_setup(db, setup_id)
+    return full_power(EVALUATIONS.tried(stored, body.on(stored.setup)))
 
 
 @router.post("/power/wire")
@@ -82,7 +84,7 @@ class PlayDay(Model):
 def monitor(setup_id: SetupId, db: Db, request: Request) -> Monitor:
     """What a battery monitor says of the setup's banks, and what can be learned from it."""
     listener: Listener | None = request.app.state.listener
-    ev = evaluated(load_setup(db, setup_id).setup)
+    ev = EVALUATIONS.of(load_setup(db, setup_id))
     said = {} if listener is None else {one.name: one for one in listener.banks()}
     names = bank_names(ev)
     return Monitor(
@@ -121,4 +123,4 @@ def play(setup_id: SetupId, body: PlayDay, db: Db, request: Request) -> None:
     listener: Listener | None = request.app.state.listener
     if listener is None:
         raise InputError("instrument", None, "there is none: start with one, or with the demo's")
-    listener.play(played(evaluated(load_setup(db, setup_id).setup), body.fault), body.speed)
+    listener.play(played(EVALUATIONS.of(load_setup(db, setup_id)), body.fault), body.speed)

@@ -5,6 +5,7 @@ from pydantic import Field
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, ThingId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
 from neat_hull.errors import NotFoundError
 from neat_hull.model.reach import FullReach, Reaching
@@ -24,7 +25,8 @@ class ReachTrial(Trial):
 @router.post("/reach")
 def reach(setup_id: SetupId, body: ReachTrial, db: Db) -> FullReach:
     """Map, needs, rods, parking and sight, of a trial; computes and stores nothing."""
-    return full_reach(evaluated(body.on(load_setup(db, setup_id).setup)), body.height_m)
+    stored = load_setup(db, setup_id)
+    return full_reach(EVALUATIONS.tried(stored, body.on(stored.setup)), body.height_m)
 
 
 @router.get("/reaching/{thing_id}")

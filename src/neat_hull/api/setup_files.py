@@ -8,6 +8,7 @@ from starlette.responses import Response
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.moving import move_to
 from neat_hull.editing.steps import require_named
 from neat_hull.errors import InputError
@@ -26,7 +27,7 @@ from neat_hull.store.imports import (
 )
 from neat_hull.store.setups import SetupName, list_setups, load_setup
 from neat_hull.subjects.power.buying import to_buy
-from neat_hull.whole.evaluate import evaluate, evaluated, live, require_afloat
+from neat_hull.whole.evaluate import evaluate, live, require_afloat
 from neat_hull.whole.registry import require_known_limits
 
 router = APIRouter(prefix="/setups", tags=["setup files"], route_class=Written)
@@ -128,7 +129,7 @@ def deck_plan(setup_id: SetupId, db: Db) -> Response:
 @router.get("/{setup_id}/sheet.pdf")
 def sheet(setup_id: SetupId, db: Db, units: Units = "metric", paper: Paper = "a4") -> Response:
     """One page for the garage wall, and one for the wires where there are any."""
-    ev = evaluated(load_setup(db, setup_id).setup)
+    ev = EVALUATIONS.of(load_setup(db, setup_id))
     buy = to_buy(ev)
     page = wall_sheet(ev.setup, draw(ev.setup), live(ev), units, paper, buy)
     return Response(page, media_type="application/pdf", headers=_attached(ev.setup.name, "pdf"))

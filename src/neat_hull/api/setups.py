@@ -7,6 +7,7 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial, TrialPlaces
 from neat_hull.model.base import Answer
 from neat_hull.model.drawing import Drawing
@@ -15,7 +16,7 @@ from neat_hull.model.how import How
 from neat_hull.store import history
 from neat_hull.store.connect import transaction
 from neat_hull.store.setups import SetupName, list_setups, load_setup
-from neat_hull.whole.evaluate import evaluated, live, quick
+from neat_hull.whole.evaluate import live, quick
 from neat_hull.whole.how import explain
 
 router = APIRouter(prefix="/setups", tags=["setups"], route_class=Written)
@@ -61,7 +62,7 @@ def preview_quickly(setup_id: SetupId, body: TrialPlaces, db: Db, cache: Cache) 
 @router.get("/{setup_id}/how/{figure}")
 def how(setup_id: SetupId, figure: str, db: Db) -> How:
     """How a figure was computed."""
-    return explain(evaluated(load_setup(db, setup_id).setup), figure)
+    return explain(EVALUATIONS.of(load_setup(db, setup_id)), figure)
 
 
 @router.post("/{setup_id}/undo")

@@ -4,10 +4,10 @@ from fastapi import APIRouter
 
 from neat_hull.api.answers import Written
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.sonar import Schools
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.sonar.schools import schools
-from neat_hull.whole.evaluate import evaluated
 
 router = APIRouter(prefix="/setups/{setup_id}", tags=["sonar"], route_class=Written)
 
@@ -15,4 +15,4 @@ router = APIRouter(prefix="/setups/{setup_id}", tags=["sonar"], route_class=Writ
 @router.get("/sonar")
 def sonar(setup_id: SetupId, db: Db) -> Schools:
     """The schools of placing a transducer, each tried on this boat; stores nothing."""
-    return Schools(schools=schools(evaluated(load_setup(db, setup_id).setup)))
+    return Schools(schools=schools(EVALUATIONS.of(load_setup(db, setup_id))))

@@ -3,6 +3,7 @@
 from threading import Lock
 
 from neat_hull.editing.beside import beside_of
+from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.setups import StoredSetup
 from neat_hull.whole.evaluate import evaluated
@@ -29,6 +30,11 @@ class Evaluations:
             if len(self._last) > _MOST:
                 del self._last[next(iter(self._last))]
             return ev
+
+    def tried(self, stored: StoredSetup, setup: Setup) -> Evaluated:
+        """A trial of it, after it as it is kept; where nothing is tried, that itself."""
+        kept = self.of(stored)
+        return kept if setup == stored.setup else evaluated(setup, kept.beside, kept)
 
     def last(self, setup_id: int) -> Evaluated | None:
         """What there is of a setup, to take from for a trial of it."""

@@ -17,8 +17,9 @@ from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.case import mount_report
 from neat_hull.subjects.fixing.figures import Judged, judged
 from neat_hull.subjects.fixing.full import full_fixing
+from neat_hull.subjects.fixing.joining import case_of, pattern
 from neat_hull.subjects.fixing.ledger import edge_m, ledger
-from neat_hull.subjects.fixing.mounting import Fixed, case_of, fixed, pattern
+from neat_hull.subjects.fixing.mounting import Fixed, fixed
 from neat_hull.subjects.fixing.moves import works
 from neat_hull.subjects.fixing.templates import template
 from neat_hull.whole.evaluate import evaluate, evaluated

@@ -12,8 +12,8 @@ const props = defineProps<{ of: 'uses' | 'draws' | 'proved' }>()
 const store = useSetup()
 const look = useLook()
 const { takeUse, takeDraw, takeTrips } = useOffers()
-const page = usePage<Schemas['LogPage']>((setup_id) =>
-  ask(api.GET('/api/v1/setups/{setup_id}/log', { params: { path: { setup_id } } })),
+const page = usePage<Schemas['Learned']>((setup_id) =>
+  ask(api.GET('/api/v1/setups/{setup_id}/log/learned', { params: { path: { setup_id } } })),
 )
 interface Offer {
   key: number
@@ -23,7 +23,7 @@ interface Offer {
 }
 const watts = (value: number | null) => (value == null ? '' : show(value, 'power', look.units))
 const offers = computed<Offer[]>(() => {
-  const learned = page.answer.value?.learned
+  const learned = page.answer.value
   if (!learned) return []
   const nameOf = store.nameOf
   if (props.of === 'uses')
@@ -69,7 +69,7 @@ const offers = computed<Offer[]>(() => {
 
 <style scoped>
 .learned {
-  margin-top: 12px;
+  margin: 12px 0;
   padding: 10px 12px;
   border: 1px solid var(--line);
   border-radius: 8px;

@@ -197,6 +197,20 @@ class Rest(Attitude):
         counted = floating.waterplanes.counted(self.lost)
         return turned.immerse(self.h_m, self.tau, counted), turned.sideways(counted)
 
+    def metacentre_m(
+        self, plane: Immersion, side: Sideways, volume_m3: Array, centre_m: Array
+    ) -> tuple[Array, Array]:
+        """Held upright, of volumes (k,) and centres of gravity (k, 3): how far buoyancy acts over
+        weight and BM, (k,) m each along the plumb line, so that GM is their sum at any trim.
+
+        Source: BM = I/V with I the second moment of the true waterplane about its own fore-and-aft
+        axis; docs/physics.md.
+        """
+        stretch = np.sqrt(1 + self.tau**2)  # of the true waterplane against its plan
+        apart = self.buoyancy_m() - centre_m
+        above = (apart[:, 0] * self.tau + apart[:, 2]) / stretch
+        return above, stretch * (side.ass - side.as_**2 / plane.a) / volume_m3
+
     def righting_lever_m(self, centre_m: Array) -> Array:
         """(k,) m: GZ = −(r_B − r_G)·t for a centre of gravity (3,)."""
         apart = self.buoyancy_m() - centre_m

@@ -189,22 +189,20 @@ def waterplane_area_m2(settled: Settled) -> float:
 def upright(settled: Settled) -> Upright:
     """Initial stability: KB, BM, KG and GM of the boat held upright, free to trim.
 
-    GM is measured along the plumb line, so it holds at any trim. Source: BM = I/V with I the
-    second moment of the true waterplane about its own fore-and-aft axis; docs/physics.md.
+    GM is measured along the plumb line, so it holds at any trim; see `Rest.metacentre_m`.
     """
     loads, rest, density = settled.loads, settled.upright, settled.water_density_kg_m3
     volume_m3 = loads.total_kg / density
     centre_m = loads.on_centreline().centre_m
     (im, side), tau = rest.waterplane(settled.floating), float(rest.tau[0])
-    stretch = float(np.sqrt(1 + tau**2))  # of the true waterplane against its plan
+    above, bm = (
+        float(one[0]) for one in rest.metacentre_m(im, side, np.array([volume_m3]), centre_m[None])
+    )
+    stretch = float(np.sqrt(1 + tau**2))
     a = float(im.a[0])
-    inertia_t = stretch * float(side.ass[0] - side.as_[0] ** 2 / a)
-    inertia_l = stretch**3 * float(im.axx[0] - im.ax[0] ** 2 / a)
-    buoyancy = rest.buoyancy_m()[0]
-    bm, bm_l = inertia_t / volume_m3, inertia_l / volume_m3
-    above = float((buoyancy - centre_m) @ np.array([tau, 0.0, 1.0])) / stretch
+    bm_l = stretch**3 * float(im.axx[0] - im.ax[0] ** 2 / a) / volume_m3
     return Upright(
-        kb_m=float(buoyancy[2]),
+        kb_m=float(rest.buoyancy_m()[0, 2]),
         bm_m=bm,
         kg_m=float(loads.solid_centre_m[2]),
         free_surface_m=float(centre_m[2] - loads.solid_centre_m[2]),

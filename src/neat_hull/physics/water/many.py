@@ -63,11 +63,7 @@ def held_upright_each(
     planes = floating.upright_waterplanes(len(volume_m3))
     counted = floating.waterplanes.counted(rest.lost)
     plane = planes.immerse(rest.h_m, rest.tau, counted)
-    side = planes.sideways(counted)
-    stretch = np.sqrt(1 + rest.tau**2)
-    bm = stretch * (side.ass - side.as_**2 / plane.a) / volume_m3
-    apart = rest.buoyancy_m() - centre_m * np.array([1.0, 0.0, 1.0])
-    above = (apart[:, 0] * rest.tau + apart[:, 2]) / stretch
+    above, bm = rest.metacentre_m(plane, planes.sideways(counted), volume_m3, centre_m)
     return Upright(rest, above + bm)
 
 

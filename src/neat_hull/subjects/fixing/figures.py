@@ -15,8 +15,9 @@ from neat_hull.model.said import Verdict
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK
 from neat_hull.subjects.fixing.holding import MOST, Held
+from neat_hull.subjects.fixing.joining import BONDED, mounted
 from neat_hull.subjects.fixing.ledger import HoleAt, ledger
-from neat_hull.subjects.fixing.mounting import BONDED, Fixed, fixed, mounted
+from neat_hull.subjects.fixing.mounting import Fixed, fixed
 
 # Which row of the table judges a check.
 JUDGED_BY: dict[str, str] = {

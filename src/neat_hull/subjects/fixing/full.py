@@ -27,9 +27,10 @@ from neat_hull.subjects.fixing.figures import (
     wobble_key,
 )
 from neat_hull.subjects.fixing.holding import Held
-from neat_hull.subjects.fixing.mounting import Fixed, radius_m, refixed, skins_mm
+from neat_hull.subjects.fixing.mounting import Fixed, refixed
 from neat_hull.subjects.fixing.moves import bettered, plate_needed_m, specified
 from neat_hull.subjects.fixing.plan import work_plan
+from neat_hull.subjects.fixing.walls import radius_m, skins_mm
 
 
 def full_fixing(ev: Evaluated) -> FullFixing:

@@ -12,7 +12,7 @@ from neat_hull.rig.subject import Tries, Work, named_in
 from neat_hull.subjects.fixing import typical
 from neat_hull.subjects.fixing.figures import Judged, judged, wobble_key
 from neat_hull.subjects.fixing.holding import plate_side_needed_m
-from neat_hull.subjects.fixing.mounting import DRILLED, mounted
+from neat_hull.subjects.fixing.joining import DRILLED, mounted
 from neat_hull.subjects.fixing.pulling import held_out_m
 from neat_hull.subjects.fixing.rules import hole_part, mount_part
 

@@ -14,7 +14,8 @@ from neat_hull.model.fixing_figures import Need, WorkPlan, WorkStep
 from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
-from neat_hull.subjects.fixing.mounting import BONDED, Fixed, fixed
+from neat_hull.subjects.fixing.joining import BONDED
+from neat_hull.subjects.fixing.mounting import Fixed, fixed
 from neat_hull.subjects.fixing.order import Task, ordered
 from neat_hull.subjects.fixing.rules import DRILLING, MAKER
 from neat_hull.subjects.power.figures import routes

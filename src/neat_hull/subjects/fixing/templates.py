@@ -7,8 +7,9 @@ from neat_hull.model.base import Point
 from neat_hull.model.template import Spot, Template, TemplateHole
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
+from neat_hull.subjects.fixing.joining import BOLTED
 from neat_hull.subjects.fixing.ledger import edge_m
-from neat_hull.subjects.fixing.mounting import BOLTED, Fixed, fixed
+from neat_hull.subjects.fixing.mounting import Fixed, fixed
 from neat_hull.subjects.power.figures import routes
 
 _ROUND = 48

@@ -18,7 +18,7 @@ from neat_hull.physics.gaps import gaps
 from neat_hull.physics.solids import Solids, near_pairs, rods, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.demands.figures import over_water
-from neat_hull.subjects.room.envelopes import Needed, needed
+from neat_hull.subjects.room.figures import Needed, needed
 
 SLACK_SHARE = 0.03  # a wire never lies as straight as a line does
 END_M, DISCONNECT_M = 0.10, 0.15  # spare at each end, and at each place where it is pulled apart

@@ -34,6 +34,7 @@ from neat_hull.subjects.room.ways_out import WAYS, way_out
 __all__ = [
     "REEL_M",
     "Meetings",
+    "Needed",
     "clashes",
     "clashes_of",
     "hatch_of",

@@ -86,7 +86,7 @@ const template = (key: string, form = 'pdf', inside = false) =>
 <template>
   <div
     v-if="store.kept && store.drawing && store.figures && plan"
-    class="fixing"
+    class="page"
     :aria-busy="asked.busy.value"
   >
     <section class="boat" aria-label="Mounts and holes on the boat">
@@ -110,6 +110,7 @@ const template = (key: string, form = 'pdf', inside = false) =>
           <button
             v-if="figures.mounts.length"
             type="button"
+            class="how"
             title="How was this computed?"
             data-testid="fixing-how"
             @click="figure = 'mount'"
@@ -272,12 +273,10 @@ const template = (key: string, form = 'pdf', inside = false) =>
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped>
-.fixing {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 540px;
-  gap: 14px;
-  padding: 12px 18px;
+.page {
+  --side: 540px;
 }
 .top,
 .head,
@@ -294,15 +293,6 @@ const template = (key: string, form = 'pdf', inside = false) =>
 .head h2 {
   flex: 1;
   margin: 0;
-}
-.sums button {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: help;
 }
 .tick {
   display: flex;
@@ -322,11 +312,8 @@ const template = (key: string, form = 'pdf', inside = false) =>
   margin: 4px 0 10px;
   font-size: 12px;
 }
-.side {
-  min-width: 0;
-}
 .gap {
-  margin-bottom: 12px;
+  margin: 0 0 12px;
 }
 .wide {
   grid-column: 1 / -1;
@@ -345,13 +332,6 @@ const template = (key: string, form = 'pdf', inside = false) =>
 }
 .pad p.soft {
   font-size: 12px;
-}
-@media (max-width: 1000px) {
-  .fixing {
-    display: flex;
-    flex-direction: column;
-    padding: 10px;
-  }
 }
 a {
   color: var(--pick);

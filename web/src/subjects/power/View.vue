@@ -159,7 +159,7 @@ const aboard = computed(() => [...store.places.keys()])
 </script>
 
 <template>
-  <div v-if="store.kept && store.drawing && store.figures && power" class="power" :aria-busy="busy">
+  <div v-if="store.kept && store.drawing && store.figures && power" class="page" :aria-busy="busy">
     <section class="boat" aria-label="Wires on the boat">
       <div class="top">
         <h1>Power</h1>
@@ -167,6 +167,7 @@ const aboard = computed(() => [...store.places.keys()])
           <button
             v-if="figures.left_share !== null"
             type="button"
+            class="how"
             data-testid="power-left"
             title="How was this computed?"
             @click="figure = 'power'"
@@ -183,7 +184,13 @@ const aboard = computed(() => [...store.places.keys()])
           >
           <span v-if="figures.loads.length" class="hows"
             >How:
-            <button v-for="[name, word] in HOWS" :key="name" type="button" @click="figure = name">
+            <button
+              v-for="[name, word] in HOWS"
+              :key="name"
+              type="button"
+              class="how"
+              @click="figure = name"
+            >
               {{ word }}
             </button></span
           >
@@ -354,39 +361,19 @@ const aboard = computed(() => [...store.places.keys()])
   </div>
 </template>
 
+<style scoped src="@/setup/page.css"></style>
 <style scoped>
-.power {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 440px;
-  gap: 12px 16px;
+.page {
+  --side: 440px;
   align-items: start;
-  padding: 12px 16px 18px;
 }
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  align-items: baseline;
-  margin-bottom: 6px;
-}
-h1,
-h2,
-.sums {
+h2 {
   margin: 0;
 }
 .sums {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 16px;
-}
-.sums button {
-  padding: 0;
-  border: 0;
-  border-bottom: 1px dotted var(--soft);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: help;
 }
 .hows {
   display: flex;
@@ -401,7 +388,6 @@ h2,
 .side {
   display: grid;
   gap: 10px;
-  min-width: 0;
 }
 .card {
   border: 1px solid var(--line);
@@ -447,12 +433,9 @@ h2,
 .key .stop {
   background: var(--stop);
 }
-@media (max-width: 900px) {
-  .power {
-    display: flex;
-    flex-direction: column;
+@media (max-width: 1000px) {
+  .page {
     align-items: stretch;
-    padding: 10px;
   }
 }
 </style>
