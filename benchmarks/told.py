@@ -81,8 +81,9 @@ def head() -> None:
 def tell(key: str, taken: Times | list[float] | float) -> None:
     """One line: what it took, what it took before, and what is wanted."""
     row, all_ms = ROWS[key], np.atleast_1d(np.asarray(taken, dtype=float))
-    soon, median, late = (None if len(all_ms) == 1 and p != 50 else np.percentile(all_ms, p)
-                          for p in (10, 50, 95))  # fmt: skip
+    soon, median, late = np.percentile(all_ms, [10, 50, 95])
+    if len(all_ms) == 1:
+        soon = late = None
     print(
         f"{row.name:38} {_ms(soon):>7} {_ms(median):>8} {_ms(late):>8}   "
         f"{_ms(row.was):>6} {_ms(row.was_p95):>6}   {_ms(row.wanted):>6} {_ms(row.wanted_p95):>6}"

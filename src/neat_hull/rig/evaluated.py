@@ -63,11 +63,7 @@ class Evaluated:
 
         For what is told of each thing: much the same is told of most of them all through a drag.
         """
-        known = self._noted.get(key)
-        if known is None and self.before is not None:
-            known = self.before._noted.get(key)
-        if known is None or known[0] != hangs_on:
-            known = hangs_on, make()
+        known = self._still(key, hangs_on) or (hangs_on, make())
         self._noted[key] = known
         return cast(T, known[1])
 
@@ -75,18 +71,19 @@ class Evaluated:
         self, of: str, hangs_on: Mapping[K, Any], make: Callable[[list[K]], Mapping[K, T]]
     ) -> list[T]:
         """`again` for many of one kind; those not known before are made together, in one go."""
-        noted = {} if self.before is None else self.before._noted
-        known = {
-            key: was
-            for key, now in hangs_on.items()
-            if (was := noted.get((of, key))) is not None and was[0] == now
-        }
-        left = [key for key in hangs_on if key not in known]
+        known = {key: self._still((of, key), now) for key, now in hangs_on.items()}
+        left = [key for key, was in known.items() if was is None]
         made = make(left) if left else {}
-        for key in left:
-            known[key] = hangs_on[key], made[key]
-        self._noted |= {(of, key): one for key, one in known.items()}
-        return [cast(T, known[key][1]) for key in hangs_on]
+        told = {key: was or (hangs_on[key], made[key]) for key, was in known.items()}
+        self._noted |= {(of, key): one for key, one in told.items()}
+        return [cast(T, what) for _, what in told.values()]
+
+    def _still(self, key: Hashable, hangs_on: Any) -> tuple[Any, Any] | None:
+        """What was made for a key, here or before, with what it hangs on; None if that changed."""
+        known = self._noted.get(key)
+        if known is None and self.before is not None:
+            known = self.before._noted.get(key)
+        return known if known is not None and known[0] == hangs_on else None
 
     def forget_before(self) -> None:
         """Let go of the evaluation before, once there is nothing more to take from it."""

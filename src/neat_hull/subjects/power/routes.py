@@ -7,7 +7,6 @@ from itertools import pairwise
 from math import dist
 
 import numpy as np
-from numpy.typing import NDArray
 
 from neat_hull.model.base import Point
 from neat_hull.model.boat import Track
@@ -15,7 +14,7 @@ from neat_hull.model.place import OnFitting
 from neat_hull.model.power import Conductor, Draw, Held
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.gaps import gaps
-from neat_hull.physics.solids import Solids, near_pairs, rods, together
+from neat_hull.physics.solids import Solids, rods, together
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.demands.figures import over_water
 from neat_hull.subjects.room.figures import Needed, needed
@@ -137,13 +136,11 @@ def _straight(ev: Evaluated) -> _Straight:
 
 @dataclass(frozen=True, eq=False)
 class _LegRoom:
-    """What legs need: the rooms, their solids, and of which room each is."""
+    """What legs need: solids, the room that each is of, and boxes about them."""
 
-    rooms: list[Needed]
     solids: Solids
-    whose: NDArray[np.intp]
-    margin_m: Array
-    about: "_Boxes"
+    rooms: list[Needed]
+    boxes: "_Boxes"
 
 
 @lru_cache(maxsize=16)
@@ -152,9 +149,8 @@ def _leg_room(every: tuple[Needed, ...]) -> _LegRoom | None:
     if not rooms:
         return None
     solids = together(*(one.solids for one in rooms))
-    whose = np.repeat(np.arange(len(rooms)), [len(one.solids) for one in rooms])
-    margin_m = np.array([one.margin_m for one in rooms])
-    return _LegRoom(rooms, solids, whose, margin_m, _boxes(solids, float(margin_m.max())))
+    boxes = _boxes(solids, max(one.margin_m for one in rooms))
+    return _LegRoom(solids, [one for one in rooms for _ in range(len(one.solids))], boxes)
 
 
 def _among_the_legs(
@@ -163,49 +159,50 @@ def _among_the_legs(
     """Of some straight parts, each: where it is in the way of a room."""
     told: dict[tuple[int, int], list[InTheWay]] = {one: [] for one in straight}
     legs = _leg_room(every)
-    near = [] if legs is None else _near(straight, legs.about)
-    if legs is None or not near:
+    if legs is None:
         return told
-    wires = _wires([straight[one] for one in near])
-    first, second = near_pairs(wires, legs.solids, float(legs.margin_m.max()))
-    # Of a line, sooner than to tell apart.
-    found = gaps(wires.take(first), legs.solids.take(second))
-    margin_m = legs.margin_m[legs.whose[second]]
-    for row in np.flatnonzero(found.gap_m < margin_m).tolist():
-        one, room = near[int(first[row])], legs.rooms[int(legs.whose[second[row]])]
-        x, y, z = (float(v) for v in found.there_m[row])
-        told[one].append(
-            InTheWay(one[0], room.title, (x, y, z), float(margin_m[row] - found.gap_m[row]))
-        )
+    for one, n, gap_m, at in _gaps(straight, legs.solids, legs.boxes):
+        room = legs.rooms[n]
+        if gap_m < room.margin_m:
+            told[one].append(InTheWay(one[0], room.title, at, room.margin_m - gap_m))
     return told
-
-
-def _wires(ends: Sequence[tuple[Point, Point]]) -> Solids:
-    a, b = (np.array([one[n] for one in ends]) for n in (0, 1))
-    return rods(a, b, np.full(len(ends), _WIRE_M))
 
 
 _Boxes = list[tuple[list[float], list[float]]]  # low and high corner of each
 
 
 def _boxes(solids: Solids, within_m: float) -> _Boxes:
-    """Of each solid the upright box in which a wire may come so near to it."""
+    """Of each solid the upright box that a wire comes into where it may come so near to it."""
     reach = solids.spread_m + within_m + _WIRE_M
     low, high = solids.middle_m - reach, solids.middle_m + reach
     return list(zip(low.tolist(), high.tolist(), strict=True))
 
 
-def _near(straight: _Straight, boxes: _Boxes) -> list[tuple[int, int]]:
-    """Which may come near: most run elsewhere, and that is told in a fraction of the time."""
-    return [
-        one
+def _gaps(
+    straight: _Straight, solids: Solids, boxes: _Boxes
+) -> list[tuple[tuple[int, int], int, float, Point]]:
+    """Of each straight part and solid that may be near: which, which solid, the gap, and where.
+
+    Most run elsewhere, and that is told from their boxes in a fraction of the time.
+    """
+    pairs = [
+        (one, n)
         for one, (a, b) in straight.items()
-        if any(
-            all(
-                min(p, q) <= most and max(p, q) >= least
-                for p, q, least, most in zip(a, b, low, high, strict=True)
-            )
-            for low, high in boxes
+        for n, (low, high) in enumerate(boxes)
+        if all(
+            min(p, q) <= most and max(p, q) >= least
+            for p, q, least, most in zip(a, b, low, high, strict=True)
+        )
+    ]
+    if not pairs:
+        return []
+    ends = np.array([straight[one] for one, _ in pairs])
+    wires = rods(ends[:, 0], ends[:, 1], np.full(len(ends), _WIRE_M))
+    found = gaps(wires, solids.take(np.array([n for _, n in pairs])))  # of a line, that is quick
+    return [
+        (one, n, gap_m, (x, y, z))
+        for (one, n), gap_m, (x, y, z) in zip(
+            pairs, found.gap_m.tolist(), found.there_m.tolist(), strict=True
         )
     ]
 
@@ -241,21 +238,14 @@ def on_tracks(ev: Evaluated) -> list[Rub]:
 def _on_tracks(straight: _Straight, tracks: Sequence[Track]) -> dict[tuple[int, int], list[Rub]]:
     """Of some straight parts, each: where it lies against a track."""
     told: dict[tuple[int, int], list[Rub]] = {one: [] for one in straight}
-    if not tracks or not straight:
+    if not tracks:
         return told
     from_m = np.array([(t.x_m - t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     to_m = np.array([(t.x_m + t.length_m / 2, t.y_m, t.z_m) for t in tracks])
     rails = rods(from_m, to_m, np.zeros(len(tracks)))
-    near = _near(straight, _boxes(rails, RUB_M))
-    if not near:
-        return told
-    wires = _wires([straight[one] for one in near])
-    first, second = near_pairs(wires, rails, RUB_M)
-    found = gaps(wires.take(first), rails.take(second))
-    for row in np.flatnonzero(found.gap_m < RUB_M).tolist():
-        one, track = near[int(first[row])], tracks[int(second[row])].name
-        x, y, z = (float(v) for v in found.there_m[row])
-        told[one].append(Rub(one[0], track, (x, y, z)))
+    for one, n, gap_m, at in _gaps(straight, rails, _boxes(rails, RUB_M)):
+        if gap_m < RUB_M:
+            told[one].append(Rub(one[0], tracks[n].name, at))
     return told
 
 
