@@ -63,13 +63,16 @@ export type SetupName = Schemas['SetupName']
 export type SetupImport = Schemas['SetupImport']
 export type Instrument = Schemas['Instrument']
 
-export const api = createClient<paths>({ baseUrl: '/' })
 /** Reasons why something is refused come in the units that this person reads, see `setup/look`. */
 export const UNITS_KEY = 'neat-hull-units'
 const unitsNow = () => ({ 'Neat-Units': localStorage.getItem(UNITS_KEY) ?? 'metric' })
-api.use({
-  onRequest({ request }) {
+
+export const api = createClient<paths>({
+  baseUrl: '/',
+  // No middleware: that lets go of the thread before it asks, and a drag would be drawn first.
+  fetch: (request) => {
     for (const [name, value] of Object.entries(unitsNow())) request.headers.set(name, value)
+    return fetch(request)
   },
 })
 
