@@ -97,7 +97,9 @@ def _of_python(path: Path) -> Iterator[str]:
 
 def _of_screen(path: Path) -> Iterator[str]:
     text = path.read_text(encoding="utf-8")
-    text = re.sub(r"<style.*?</style>|<!--.*?-->|/\*.*?\*/|(?m:^\s*//.*$)", "", text, flags=re.S)
+    text = re.sub(
+        r"<style.*?</style>|<!--.*?-->|/\*.*?\*/|(?m:^\s*//[^\n]*$)", "", text, flags=re.S
+    )
     page = re.search(r"<template>(.*)</template>", text, re.S)
     template = page.group(1) if page else ""
     for spoken in re.finditer(rf"\s:?(?:{_SPOKEN})=\"([^\"]+)\"", template):
@@ -107,7 +109,9 @@ def _of_screen(path: Path) -> Iterator[str]:
         if re.search(r"[A-Za-z]{2}", words):
             yield words
     script = text.replace(template, "")
-    for line in script.splitlines():
+    # Words chosen where they are shown, and those of the script.
+    chosen = re.findall(r"\{\{(.*?)\}\}", template, re.S)
+    for line in [*(line for one in chosen for line in one.splitlines()), *script.splitlines()]:
         for one, other in re.findall(r"'((?:[^'\\\n]|\\.)*)'|`([^`\n]*)`", line):
             if _worded(said := _shown(one or other)):
                 yield said

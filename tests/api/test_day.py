@@ -28,7 +28,7 @@ def test_a_day_is_told_and_a_trial_is_not_kept(client: TestClient) -> None:
 def test_where_nobody_said_it_is_refused_in_words(client: TestClient) -> None:
     answer = client.post("/api/v1/setups/3/day", json={"places": []})
     assert answer.status_code == 422
-    assert "nobody has said how the day goes" in answer.text
+    assert "you have not said how the day goes" in answer.text
 
 
 @pytest.mark.parametrize(
@@ -72,4 +72,4 @@ def test_the_day_in_rounds_ends_with_the_day(client: TestClient) -> None:
     assert [row["h"] for row in last["day"]["rows"]] == [row["h"] for row in whole["rows"]]
     refused = client.post("/api/v1/setups/2/day/rounds", json={"places": []})
     assert refused.status_code == 422
-    assert "nobody has said" in refused.text
+    assert "you have not said" in refused.text

@@ -169,7 +169,7 @@ def test_text_for_a_number_is_told_and_nothing_changes(bench: Page) -> None:
     field = bench.get_by_test_id("from-bow")
     field.fill("a bit back")
     field.press("Enter")
-    expect(bench.get_by_role("alert")).to_contain_text("is no length we can read")
+    expect(bench.get_by_role("alert")).to_contain_text("cannot be read. Type it like")
     expect(bench.get_by_test_id("undo")).to_be_disabled()
 
 

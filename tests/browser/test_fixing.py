@@ -113,7 +113,7 @@ def test_without_drilling_the_ways_out_are_followed(screen: Page, server: Server
     screen.get_by_test_id("no-drill").check()
     saved(screen)
     close(screen)
-    expect(wrong(screen, "7-inch screen: wants 2 new holes")).to_be_visible()
+    expect(wrong(screen, "7-inch screen: needs 2 new holes")).to_be_visible()
     screen.goto(f"{server.url}/bench")
     finding = screen.locator('[data-finding^="fixing-no-drill"]')
     finding.locator(".head").click()

@@ -122,7 +122,7 @@ def test_nonsense_is_refused_at_its_field_and_kept_for_mending(bench: Page) -> N
     beam = by("start-beam_m")
     for text, why in (
         ("-80", "the beam must be more than nothing"),
-        ("wide", "is no length we can read"),
+        ("wide", "cannot be read. Type it like"),
     ):
         beam.fill(text)
         beam.press("Tab")

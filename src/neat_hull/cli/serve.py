@@ -150,7 +150,7 @@ def _require_loopback(host: str) -> None:
 
 _WARNING = (
     "Whoever has this address can see and change everything, and the way there is not encrypted. "
-    "Use it in your own network only, show it to nobody else, and stop it when you are done. "
+    "Use it in your own network only, show it to no one else, and stop it when you are done. "
     "The next start has another key."
 )
 

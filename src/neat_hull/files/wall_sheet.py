@@ -31,7 +31,7 @@ _CAUTIONS = (
 _WIRING_CAUTIONS = (
     "Fuse each battery at its positive post. Usual values: makers' labels, laws and standards win,",
     "and work beyond your skill goes to a qualified installer. Lithium takes its own charger,",
-    "never below freezing. Compass, light and phone for the way home have cells of their own.",
+    "never below freezing. Compass, light and phone for the way home have their own batteries.",
 )
 
 

@@ -25,7 +25,7 @@ def work_sheet(name: str, plan: WorkPlan, units: Units, paper: Paper) -> bytes:
     page = _Page(canvas, size[0] / mm, size[1] / mm)
     page.line(f"Work plan: {name}", _BOLD, 14)
     hands, whole = plan.hands_min / 60, plan.finish_min / 60
-    page.line(f"{hands:.1f} hours of work; done {whole:.0f} hours after the start, waiting in it.")
+    page.line(f"{hands:.1f} hours of work; done {whole:.0f} hours after the start.")
     bits = ", ".join(f"{one:g} mm" for one in plan.bits_mm) or "none"
     page.line(f"Bits in the order of use: {bits}.")
     page.line(f"Tools: {', '.join(plan.tools) or 'none'}.")

@@ -8,7 +8,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import AtRest, at_rest, trouble
 
 _HULL = {
-    "typical": "Measures of the hull that nobody has taken are typical values; ± allows for it.",
+    "typical": "Where you have not measured the hull, typical values stand in; ± allows for it.",
     "estimate": "Estimate: the hull comes from a tape and has not been tested afloat yet.",
     "calibrated": "The hull has been tested afloat; the rest comes from your weights and the test.",
 }

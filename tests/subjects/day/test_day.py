@@ -53,7 +53,7 @@ def test_nobody_is_told_of_hours_who_has_not_said_how_the_day_goes() -> None:
     silent = CLEAN.model_copy(update={"outing": out().outing.model_copy(update={"phases": None})})
     assert evaluated(silent).once(day) is None
     assert not [one for one in evaluate(silent).findings if one.topic == "day"]
-    with pytest.raises(InputError, match="nobody has said"):
+    with pytest.raises(InputError, match="you have not said"):
         full(silent)
 
 

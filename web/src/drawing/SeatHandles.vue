@@ -59,7 +59,7 @@ function press(event: KeyboardEvent, part: Part): void {
       tabindex="0"
       :aria-label="word"
       :aria-valuenow="at[part].z_m"
-      :aria-valuetext="`${(100 * at[part].z_m).toFixed(0)} cm over the bottom`"
+      :aria-valuetext="`${(100 * at[part].z_m).toFixed(0)} cm above the bottom`"
       :data-handle="part"
       :cx="toX(sheet, at[part].x_m)"
       :cy="sideY(sheet, at[part].z_m)"

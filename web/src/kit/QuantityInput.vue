@@ -62,7 +62,7 @@ function take(): void {
   }
   const value = parse(text.value, props.kind, props.units)
   if (value === null) {
-    unread.value = `“${text.value}” is no ${props.kind === 'mass' ? 'weight' : props.kind} we can read. Type it like ${EXAMPLE[props.kind] ?? '70'}.`
+    unread.value = `“${text.value}” cannot be read. Type it like ${EXAMPLE[props.kind] ?? '70'}.`
     return
   }
   unread.value = ''

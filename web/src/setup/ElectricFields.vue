@@ -149,7 +149,7 @@ const DRAW: [keyof Draw, string][] = [
           :checked="draw.own_cells"
           @change="setDraw({ own_cells: ticked($event) })"
         />
-        cells of its own, no wire</label
+        its own batteries, no wire</label
       >
     </div>
   </template>

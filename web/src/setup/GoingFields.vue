@@ -62,7 +62,7 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
             @update:model-value="setAnchor({ rope_m: $event })"
         /></label>
         <label
-          >Line, thick, mm
+          >Line thickness, mm
           <input
             type="number"
             step="any"
@@ -150,10 +150,10 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
     <span>Drogue</span>
     <div class="grid" role="group" aria-label="Drogue">
       <label
-        >Mouth, wide
+        >Width of its mouth
         <QuantityInput
           :model-value="drogue.mouth_m ?? null"
-          label="Mouth of the drogue, wide"
+          label="Width of the drogue's mouth"
           kind="length"
           :units="units"
           optional

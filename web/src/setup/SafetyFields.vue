@@ -57,10 +57,10 @@ function setLamp(fields: Partial<Lamp>): void {
         </select></label
       >
       <label
-        >Height over its foot
+        >Height above its foot
         <QuantityInput
           :model-value="lamp.height_m ?? null"
-          label="Height of the lamp over its foot"
+          label="Height of the lamp above its foot"
           kind="length"
           :units="units"
           optional

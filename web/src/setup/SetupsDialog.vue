@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** All setups: open, copy, rename, put away, move to another boat, and in and out as files. */
+/** All setups: open, copy, rename, archive, move to another boat, and in and out as files. */
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, Refusal, type SetupImport, type SetupState } from '@/api/client'
 import { useLook } from './look'
@@ -39,7 +39,7 @@ watch(open, (now) => {
   onto.value = null
 })
 const shown = computed(() => store.names.filter((one) => one.archived === archived.value))
-const away = computed(() => store.names.filter((one) => one.archived).length)
+const archivedCount = computed(() => store.names.filter((one) => one.archived).length)
 const others = computed(() =>
   store.names.filter((one) => !one.archived && one.boat !== store.kept?.setup.boat.name),
 )
@@ -92,12 +92,12 @@ const move = () =>
       ? `Moved. No longer fits and stays ashore: ${answer.ashore.join(', ')}.`
       : 'Moved; everything found its place.'
   })
-const putAway = (setup_id: number, away_now: boolean) =>
+const archive = (setup_id: number, now: boolean) =>
   attempt(async () => {
     store.names = await ask(
       api.PUT('/api/v1/setups/{setup_id}/archived', {
         params: { path: { setup_id } },
-        body: { archived: away_now },
+        body: { archived: now },
       }),
     )
   })
@@ -130,13 +130,13 @@ const take = () =>
       <li v-for="one in shown" :key="one.setup_id" :class="{ now: one.setup_id === id() }">
         <button type="button" class="name" @click="store.open(one.setup_id)">{{ one.name }}</button>
         <span class="soft">{{ one.boat }}</span>
-        <el-button size="small" @click="putAway(one.setup_id, !one.archived)">{{
-          one.archived ? 'Bring back' : 'Put away'
+        <el-button size="small" @click="archive(one.setup_id, !one.archived)">{{
+          one.archived ? 'Restore' : 'Archive'
         }}</el-button>
       </li>
     </ul>
-    <el-button v-if="away || archived" size="small" text @click="archived = !archived">{{
-      archived ? 'Back to the setups in use' : `${away} put away…`
+    <el-button v-if="archivedCount || archived" size="small" text @click="archived = !archived">{{
+      archived ? 'Back to current setups' : `${archivedCount} archived…`
     }}</el-button>
     <h2>The open setup</h2>
     <div class="acts">

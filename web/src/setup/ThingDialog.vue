@@ -314,7 +314,7 @@ const other = computed(() =>
         <span class="push" />
         <el-button size="small" @click="open = false">Cancel</el-button>
         <el-button size="small" type="primary" native-type="submit" data-testid="save-thing">
-          {{ thing ? 'Save' : 'Add to the shelf' }}
+          {{ thing ? 'Save' : 'Add item' }}
         </el-button>
       </div>
     </form>

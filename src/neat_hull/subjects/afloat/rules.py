@@ -13,7 +13,7 @@ from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.afloat.figures import afloat, why_not_afloat
 
 PASSIVE = (
-    "The figure is the boat alone, with nobody balancing. "
+    "The figure is the boat alone, without your balance. "
     "Try it in warm shallow water near shore, with help."
 )
 _ABOVE_M = 0.05  # over the gunwale and more counts as high

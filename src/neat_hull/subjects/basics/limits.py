@@ -7,7 +7,7 @@ from neat_hull.rig.limits import Levels
 LIMITS: dict[str, Levels] = {
     "alone far out": Levels(
         "From shore, alone", "far", 300.0, 1500.0, inf,
-        "Alone there is nobody to hold the boat, and farther out than you swim nobody hears you.",
+        "Alone, you hold the boat yourself, and farther out than you can swim you are not heard.",
         by_profile=True,
     ),
     "cold water": Levels(

@@ -175,7 +175,7 @@ def alone_far_out(ev: Evaluated) -> Iterable[Found]:
             "alone far out",
             plan.shore_m,
             Said.of("Alone {} from shore, without two ways to call", far=plan.shore_m),
-            Said.of("Stay nearer, go with somebody, or take a second means to call"),
+            Said.of("Stay nearer, go in company, or take a second means to call"),
             caution=LAW,
         )
 
@@ -195,7 +195,11 @@ def no_tow_line(ev: Evaluated) -> Iterable[Found]:
     """In company, and nothing to bring one another home with. Usual practice."""
     if ev.setup.safety.alone is False:
         yield from _missing(
-            ev, "tow line", "watch", "tow line", "In company you may have to bring somebody home."
+            ev,
+            "tow line",
+            "watch",
+            "tow line",
+            "In company you may have to bring another boat home.",
         )
 
 
@@ -207,7 +211,7 @@ def own_list_open(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "watch",
             Said.of("Your own list: {} not ticked", count=len(left)),
-            "You put it down because it is asked for here.",
+            "You listed it because it is required here.",
             Said.of(plain("; ".join(left))[:400]),
             badness=float(len(left)),
             caution=LAW,

@@ -206,7 +206,7 @@ def full_of_water(ev: Evaluated, of: Upset, staying: Sequence[CaseThing]) -> Ful
 def _judged(ev: Evaluated, found: FloodedRest, short_kg: float) -> tuple[Verdict, str]:
     if not found.floats:
         if ev.setup.safety.flotation is None:
-            return "watch", "it may sink: nobody said what floats it"
+            return "watch", "it may sink: you have not said what floats it"
         return "fix", "it sinks"
     if found.turns_over or found.freeboard_m is None or found.gm_m is None:
         return "fix", "it turns over"

@@ -24,7 +24,7 @@ LIMITS: dict[str, Levels] = {
         rising=True,
     ),
     "full side": Levels(
-        "Side of a full boat, over the water", "length", 0.02, -0.02, -inf,
+        "Side of a full boat, above the water", "length", 0.02, -0.02, -inf,
         "Water that runs in over the side as fast as you take it out can't be bailed.",
         rising=True,
     ),

@@ -164,7 +164,7 @@ def sinks_when_full(ev: Evaluated) -> Iterable[Found]:
         "fix" if sinks and said else "watch",
         title,
         levels.reason,
-        Said.of("Look inside and put down what floats it; {} more lift", mass=wanted - left),
+        Said.of("Look inside and enter what floats it; {} more lift", mass=wanted - left),
         badness=wanted - left,
         figure=amount("mass", left),
         limit=amount("mass", wanted),

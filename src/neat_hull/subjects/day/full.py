@@ -42,7 +42,7 @@ def full_day(ev: Evaluated) -> FullDay:
 def full_day_rounds(ev: Evaluated) -> Iterator[DayRound]:
     """The same in rounds that say how far it is; the last one has it all. Raises as `full_day`."""
     if ev.setup.outing.phases is None:
-        raise InputError("outing.phases", None, "nobody has said how the day goes")
+        raise InputError("outing.phases", None, "you have not said how the day goes")
     at_rest_or_raise(ev)
     of = ev.once(lived)
     every = instants(of.case, of.clock)

@@ -19,7 +19,7 @@ def _known(ev: Evaluated, figure: str) -> DayFigures:
     at_rest_or_raise(ev)
     found = ev.once(day)
     if found is None:
-        raise InputError("figure", figure, "nobody has said how the day goes")
+        raise InputError("figure", figure, "you have not said how the day goes")
     return found
 
 
@@ -89,7 +89,7 @@ def sun(ev: Evaluated) -> How:
         _row("longitude", of.sky.longitude_deg, "angle"),
         _row("clock ahead of universal time", of.sky.utc_offset_h, "hours"),
         _row("sun at the start", of.sky.altitude_deg(found.start_h), "angle"),
-        _row("hours that want a light", found.sun.lights_h, "hours"),
+        _row("hours that need a light", found.sun.lights_h, "hours"),
     ]
     for label, hour in (("rises", found.sun.rise_h), ("sets", found.sun.set_h)):
         if hour is not None:

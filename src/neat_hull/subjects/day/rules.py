@@ -43,7 +43,7 @@ def worst_hour(ev: Evaluated) -> Iterable[Found]:
             one.verdict,
             Said.of(f"At {clock_text(one.h)}, {one.kind}: {words}", **{kind: value}),
             levels.reason,
-            Said.of(f"It comes of {_causes(ev, one)}" if one.causes else "Change the day's plan"),
+            Said.of(f"It comes from {_causes(ev, one)}" if one.causes else "Change the day's plan"),
             badness=levels.beyond(_judged(ev, one, one.value)),
             thing_id=next((c.thing_id for c in one.causes if c.thing_id is not None), None),
             part=one.figure,
@@ -214,7 +214,7 @@ def long_phase(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "watch",
             Said.of("{} at a stretch, with no food or drink planned", hours=long),
-            "Who is hungry and dry decides badly.",
+            "Hungry and thirsty, you decide badly.",
             Said.of("Put water and food into the day's plan"),
             badness=long - typical.LONG_H,
         )

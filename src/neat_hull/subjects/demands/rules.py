@@ -9,7 +9,7 @@ from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.subjects.demands.figures import DemandReading, margin_key, readings
 
 PASSIVE = (
-    "The figure is the boat alone, with nobody balancing. "
+    "The figure is the boat alone, without your balance. "
     "Try it in warm shallow water near shore, with help."
 )
 

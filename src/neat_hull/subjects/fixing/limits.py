@@ -23,7 +23,7 @@ LIMITS: dict[str, Levels] = {
     ),
     "screen wobble": Levels(
         "Wobble of a screen in chop", "angle", 1.0, 2.0, inf,
-        "Past two degrees one cannot read it.",
+        "Past two degrees you can't read it.",
     ),
     "wobble": Levels(
         "Wobble of anything else", "angle", 2.0, 4.0, inf,
@@ -34,7 +34,7 @@ LIMITS: dict[str, Levels] = {
         "Plastic creeps: it droops and stays so.",
     ),
     "hole height": Levels(
-        "Hole over the water at its worst", "length", 0.05, 0.02, 0.0,
+        "Hole above the water at its worst", "length", 0.05, 0.02, 0.0,
         "A hole that goes under lets water in, seal or not.", rising=True,
     ),
     "hole spacing": Levels(

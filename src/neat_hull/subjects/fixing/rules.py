@@ -146,7 +146,7 @@ def hole_low(ev: Evaluated) -> Iterable[Found]:
         if "low" not in hole.flags or hole.over_m is None:
             continue
         heeled = f" at {abs(hole.heel_deg):.0f}° of heel" if hole.heel_deg else ""
-        words = f"Hole of {hole.name}: {{}} over the water{heeled}"
+        words = f"Hole of {hole.name}: {{}} above the water{heeled}"
         if hole.over_m < 0:
             words = f"Hole of {hole.name}: {{}} under the water{heeled}"
         yield from _against_hole(
@@ -221,7 +221,7 @@ def hole_no_hand(ev: Evaluated) -> Iterable[Found]:
         )
 
 
-@rule("hole-idle", topic="fixing", many="{} holes: nobody uses them")
+@rule("hole-idle", topic="fixing", many="{} holes: used by nothing")
 def hole_idle(ev: Evaluated) -> Iterable[Found]:
     """A hole that nothing uses: water gets in, and it is the next one's best place."""
     for hole in _own(ev):
@@ -239,7 +239,7 @@ def hole_idle(ev: Evaluated) -> Iterable[Found]:
         )
 
 
-@rule("fixing-no-drill", topic="fixing", many="{} mounts: want holes, and none are to be drilled")
+@rule("fixing-no-drill", topic="fixing", many="{} mounts: need holes, and none are to be drilled")
 def no_drill(ev: Evaluated) -> Iterable[Found]:
     """No holes are to be drilled, and this mount wants some."""
     if not ev.setup.fixing.no_drill:
@@ -250,7 +250,7 @@ def no_drill(ev: Evaluated) -> Iterable[Found]:
             continue
         yield Found(
             "stop",
-            Said.of(f"{fix.name}: wants {len(fix.geometry.bolts_m)} new holes"),
+            Said.of(f"{fix.name}: needs {len(fix.geometry.bolts_m)} new holes"),
             "This setup is not to be drilled.",
             Said.of("Put it on a track, in a tube, or on glue, tape or straps that hold as much"),
             badness=float(len(fix.geometry.bolts_m)),

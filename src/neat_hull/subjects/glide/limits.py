@@ -23,7 +23,7 @@ LIMITS: dict[str, Levels] = {
     ),
     "way home": Levels(
         "Speed over ground at your effort", "speed", 0.5, 0.5, 0.5,
-        "Slower than that one is not getting home.", rising=True,
+        "Slower than that, you are not getting home.", rising=True,
     ),
     "reserve": Levels(
         "What the trip takes of the battery", "ratio", 0.60, 0.80, 1.00,
@@ -31,7 +31,7 @@ LIMITS: dict[str, Levels] = {
     ),
     "drifts fast": Levels(
         "Drift in the set wind", "speed", 0.4, 0.7, inf,
-        "Too fast to fish a place, and one is far off before one looks up.",
+        "Too fast to fish a place, and you are far off before you look up.",
     ),
     "towing": Levels(
         "Speed with another boat in tow", "speed", 0.8, 0.5, -inf,

@@ -38,7 +38,7 @@ def lift(ev: Evaluated) -> How:
         rows=[
             _row("the boat so", at.kg, "mass"),
             _row("its weight, from the stern", at.x_m, "length"),
-            _row("its weight, over the keel", at.z_m, "length"),
+            _row("its weight, above the keel", at.z_m, "length"),
             _row("held at, from the stern", one.hold[0], "length"),
             _row("rests at, from the stern", one.other[0], "length"),
             _row("raised by", one.angle_deg, "angle"),
@@ -67,7 +67,7 @@ def slide(ev: Evaluated) -> How:
         "W cos α − N, push = W sin α + μN",
         rows=[
             _row("the boat", found.bare.kg, "mass"),
-            _row("bar over the ground", said.bar_height_m, "length"),
+            _row("bar above the ground", said.bar_height_m, "length"),
             _row("hands at the start", said.hand_height_m[0], "length"),
             _row("friction", said.friction, "times"),
             _row("hardest with the bar, from the stern, at", one.peak_at_m, "length"),
@@ -75,7 +75,7 @@ def slide(ev: Evaluated) -> How:
             _row("lifting then", one.peak_lift_n, "force"),
             _row("together", one.peak_n, "force"),
         ],
-        sure="How high the weight lies over the keel is left out: one to three per cent.",
+        sure="How high the weight lies above the keel is left out: one to three per cent.",
     )
 
 

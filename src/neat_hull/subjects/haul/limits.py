@@ -7,7 +7,7 @@ from neat_hull.rig.limits import Levels
 LIMITS: dict[str, Levels] = {
     "lift": Levels(
         "Lift of each person over what is comfortable", "ratio", 0.80, 1.00, 1.30,
-        "Backs: what one lifts twice on every trip, cold and tired the second time.",
+        "Your back lifts this twice on every trip, cold and tired the second time.",
     ),
     "slide": Levels(
         "Hardest push up to the bars", "force", 150.0, 250.0, 350.0,
@@ -50,7 +50,7 @@ LIMITS: dict[str, Levels] = {
         "Past what it bears a wheel sinks, and the pull grows with the rut.",
     ),
     "cart clearance": Levels(
-        "Height over the ground on its cart", "length", 0.05, 0.02, -inf,
+        "Height above the ground on its cart", "length", 0.05, 0.02, -inf,
         "What hangs lower drags over the first root.", rising=True,
     ),
 }  # fmt: skip

@@ -139,7 +139,7 @@ def reaches_past(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "watch",
             Said.of("Reaches {} past the rear: hang a flag on it", length=rear),
-            "Who drives behind does not see the end of it.",
+            "The driver behind can't see the end of it.",
             Said.of("A flag by day, a light by night"),
             badness=rear - rule_.flag_rear_m,
             part="flag",
@@ -274,7 +274,7 @@ def drags(ev: Evaluated) -> Iterable[Found]:
                 Said.of(f"{ev.name(one.thing_id)} drags on the ground")
                 if one.clearance_m <= 0
                 else Said.of(
-                    f"{ev.name(one.thing_id)}: {{}} over the ground", length=one.clearance_m
+                    f"{ev.name(one.thing_id)}: {{}} above the ground", length=one.clearance_m
                 ),
                 Said.of("Take it off for the way, or pull by the other end"),
                 thing_id=one.thing_id,

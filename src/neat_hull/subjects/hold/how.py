@@ -77,7 +77,7 @@ def anchor(ev: Evaluated) -> How:
             _row("factor of that angle", one.holding_factor or 0.0, "ratio"),
             _row("holds", one.holding_n, "force"),
             _row("pull", found.lies.pull_n, "force"),
-            _row("weight wanted, twice over", one.recommended_kg or 0.0, "mass"),
+            _row("weight needed for twice the pull", one.recommended_kg or 0.0, "mass"),
         ],
         sure="Ratios are general practice and scatter by half; rock holds by hooking, and is never "
         "counted on. Drag of the line itself is left out, a few per cent.",

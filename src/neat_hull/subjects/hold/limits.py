@@ -40,6 +40,6 @@ LIMITS: dict[str, Levels] = {
     ),
     "pole slips": Levels(
         "Pull on the pole over what the bottom stands", "ratio", 0.50, 0.75, 1.00,
-        "The bottom is seldom what one takes it for.",
+        "The bottom is seldom what you take it for.",
     ),
 }  # fmt: skip

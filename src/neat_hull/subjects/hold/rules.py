@@ -11,11 +11,11 @@ from neat_hull.subjects.hold.figures import hold
 from neat_hull.subjects.hold.gear import pole_id, tackle
 
 NEVER = (
-    "Anchored in a current is the deadliest thing done from a kayak: by an end only, the release "
-    "within reach, a knife worn, a float on the line."
+    "Anchoring in a current is the deadliest thing you can do from a kayak: by an end only, the "
+    "release within reach, a knife worn, a float on the line."
 )
-FOULED = "A fouled anchor does not come up: a trip at the crown, or a line that breaks."
-POLE = "Poles break toward you; one left fast as a wake comes pulls the end under."
+FOULED = "A fouled anchor does not come up: rig a trip line at its crown, or a link that breaks."
+POLE = "Poles break toward you; one left in when a wake comes pulls that end under."
 
 
 def _holder(found: HoldFigures) -> int | None:

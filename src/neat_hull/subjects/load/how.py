@@ -52,7 +52,7 @@ def wells(ev: Evaluated) -> How:
         title="Dry floors",
         plain="How far the lowest corner of each floor stands above the water. "
         + ev.table["floor"].reason,
-        formula="height over the water plane z = c − x·tan θ − y·tan φ, square to it",
+        formula="height above the water plane z = c − x·tan θ − y·tan φ, square to it",
         rows=[
             *common(ev),
             *(

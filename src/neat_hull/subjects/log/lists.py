@@ -158,7 +158,7 @@ def _launch(ev: Evaluated) -> Iterator[Line]:
     yield from _of(ev, "part", "{}: down, and turns", lambda thing: thing.part == "rudder")
     yield from _of(ev, "part", "{}: locked in", lambda thing: thing.part == "drive")
     yield Line("plan", "Float plan left with a person")
-    yield Line("weather", "Wind, waves and cold as you planned for; else stay")
+    yield Line("weather", "Wind, waves and cold as planned; if not, stay ashore")
 
 
 def _home(ev: Evaluated, log: Log, care: Sequence[CareRow]) -> Iterator[Line]:
@@ -178,7 +178,7 @@ def _home(ev: Evaluated, log: Log, care: Sequence[CareRow]) -> Iterator[Line]:
         if row.verdict != "fine" and row.what != "rinse":
             called = "" if row.thing_id is None else f"{ev.name(row.thing_id)}: "
             yield Line(f"care {row.uid[:36]}", called + plain(row.words), row.thing_id)
-    yield Line("log", "Write the trip into the log")
+    yield Line("log", "Log the trip")
 
 
 def _mended(ev: Evaluated, log: Log) -> Iterator[Line]:

@@ -13,8 +13,8 @@ from neat_hull.subjects.power.moments import LONGEST_HOLD_H
 from neat_hull.subjects.power.wiring import way_back, wired
 
 _SURE = (
-    "Typical values stand in for what nobody has measured; slow polarisation is left out, so a sag "
-    "that lasts minutes is a little larger. Makers' labels, laws and standards win."
+    "Typical values stand in for what you have not measured; slow polarisation is left out, so a "
+    "sag that lasts minutes is a little larger. Makers' labels, laws and standards win."
 )
 
 

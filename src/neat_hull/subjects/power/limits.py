@@ -20,7 +20,7 @@ LIMITS: dict[str, Levels] = {
 "we take the shorter.",
     ),
     "gland": Levels(
-        "Hole for a wire, over the water at its lowest", "length", 0.05, 0.02, 0.0,
+        "Hole for a wire, above the water at its lowest", "length", 0.05, 0.02, 0.0,
         "A hole in the deck that goes under fills the hull.", rising=True,
     ),
     "free wire": Levels(

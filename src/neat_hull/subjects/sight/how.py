@@ -31,7 +31,7 @@ def light(ev: Evaluated) -> How:
         rows=[
             _row("its strength, candela", one.candela, "times"),
             _row("that carries", carries_m(one.candela), "far"),
-            _row("over the water", one.over_m, "length"),
+            _row("above the water", one.over_m, "length"),
             _row("over the horizon to", horizon_m(one.over_m, typical.LOOKOUT_M), "far"),
             _row("another boat comes at", ev.setup.safety.boats_m_s, "speed"),
             _row("you come at", typical.OWN_M_S, "speed"),

@@ -11,14 +11,14 @@ LIMITS: dict[str, Levels] = {
     ),
     "light blocked": Levels(
         "Of a light's ring, blocked", "angle", 6.0, 30.0, inf,
-        "From there nobody sees you. Six degrees is what the rules at sea allow a mast.",
+        "From there you can't be seen. Six degrees is what the rules at sea allow a mast.",
     ),
     "warning": Levels(
         "Time from seen to here", "seconds", 60.0, 30.0, -inf,
         "A boat that sees you late does not turn in time. Ours.", rising=True,
     ),
     "flag": Levels(
-        "Flag over the seat", "length", 1.2, 0.9, -inf,
+        "Flag above the seat", "length", 1.2, 0.9, -inf,
         "Seated you are under the waves: the flag is what shows. Ours.", rising=True,
     ),
 }  # fmt: skip

@@ -60,7 +60,7 @@ def light_blocked(ev: Evaluated) -> Iterable[Found]:
         worst = max(one.blocked, key=lambda b: b.to_deg - b.from_deg)
         yourself = any(b.what != "thing" for b in one.blocked)
         clear = (
-            Said.of("Raise it to {} over the water, over your head", length=one.clear_at_m)
+            Said.of("Raise it to {} above the water, over your head", length=one.clear_at_m)
             if yourself
             else Said.of(f"Raise it, or move {_by(ev, one)}")
         )
@@ -140,7 +140,7 @@ def flag_low(ev: Evaluated) -> Iterable[Found]:
             ev,
             "flag",
             flag.over_seat_m,
-            Said.of(f"{ev.name(flag.thing_id)}: {{}} over the seat", length=flag.over_seat_m),
+            Said.of(f"{ev.name(flag.thing_id)}: {{}} above the seat", length=flag.over_seat_m),
             Said.of("A longer pole, or a higher foot"),
             thing_id=flag.thing_id,
         )

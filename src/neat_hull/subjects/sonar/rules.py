@@ -126,7 +126,7 @@ def temperature(ev: Evaluated) -> Iterable[Found]:
                 "watch",
                 Said.of(f"{ev.name(one.thing_id)}: shows the hull's temperature"),
                 "Only in the water does it show the water's.",
-                Said.of("Take the temperature otherwise, or hang it in the water"),
+                Said.of("Measure the temperature another way, or hang it in the water"),
                 badness=1.0,
                 thing_id=one.thing_id,
             )

@@ -82,7 +82,7 @@ const SCHOOL = {
       <section class="terms" aria-label="Hydrostatics">
         <h1>Afloat</h1>
         <p class="soft">
-          The boat alone, with nobody balancing.
+          The boat alone, without your balance.
           {{ store.figures?.bands?.hull === 'calibrated' ? '' : 'Estimate from a tape.' }}
         </p>
         <table>

@@ -143,9 +143,9 @@ const gm = computed(() => {
       <p v-if="trouble" class="fix" role="alert" data-testid="tilt-trouble">{{ trouble }}</p>
       <template v-if="fit">
         <p data-testid="tilt-fit">
-          GM {{ gm }} at {{ show(fit.displacement_kg, 'mass', units) }} all up.
+          GM {{ gm }} at {{ show(fit.displacement_kg, 'mass', units) }} with all aboard.
           <template v-if="fit.hull_vcg_m !== null"
-            >The hull's own weight acts {{ show(fit.hull_vcg_m, 'length', units) }} over the
+            >The hull's own weight acts {{ show(fit.hull_vcg_m, 'length', units) }} above the
             bottom.</template
           >
         </p>

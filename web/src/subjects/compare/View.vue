@@ -92,7 +92,7 @@ const words = (one: Finding) => said(one.title, look.units)
   <div class="compare">
     <div class="heads" :style="{ '--n': chosen.length }">
       <div v-for="(one, i) in chosen" :key="i" class="head" :class="`mark${i}`">
-        <b>{{ i + 1 }}{{ i ? '' : ' · what the others are held against' }}</b>
+        <b>{{ i + 1 }}{{ i ? '' : ' · the others are compared with this' }}</b>
         <select
           :aria-label="`Setup ${i + 1}`"
           :value="one.setup_id"

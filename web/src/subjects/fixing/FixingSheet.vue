@@ -61,7 +61,7 @@ const spots = computed(() => {
     words:
       one.over_m === null
         ? one.name
-        : `${one.name}: ${show(one.over_m, 'length', props.units)} over the water`,
+        : `${one.name}: ${show(one.over_m, 'length', props.units)} above the water`,
   }))
   const lower = (a: (typeof all)[number], b: (typeof all)[number]) =>
     (b.over_m ?? Infinity) < (a.over_m ?? Infinity) || (b.over_m === a.over_m && b.name < a.name)

@@ -60,7 +60,7 @@ const hand = (one: HoleFigure) =>
           <th>Hole</th>
           <th>state</th>
           <th class="num">across</th>
-          <th class="num">over the water</th>
+          <th class="num">above the water</th>
           <th class="num">to the next, diameters</th>
           <th class="num">to an edge</th>
           <th>a hand behind</th>
@@ -130,7 +130,7 @@ const hand = (one: HoleFigure) =>
         >over the bottom
         <QuantityInput
           v-model="over_floor_m"
-          label="Over the lowest point of the hull"
+          label="Above the lowest point of the hull"
           kind="length"
           :units="units"
           testid="hole-height"

@@ -151,10 +151,10 @@ const template = (key: string, form = 'pdf', inside = false) =>
       />
       <p class="soft key">
         <template v-if="shown === 'mounts'"
-          >Bases to scale, dots are bolts; dashed: nobody has said how, usual values.</template
+          >Bases to scale, dots are bolts; dashed: you have not said how, usual values.</template
         >
         <template v-else
-          >Height over the water at its worst, heeled as far as the trip heels the boat; dashed:
+          >Height above the water at its worst, heeled as far as the trip heels the boat; dashed:
           planned, filled: closed.</template
         >
       </p>
@@ -188,7 +188,7 @@ const template = (key: string, form = 'pdf', inside = false) =>
           <button type="button" class="small" @click="chosen = null">Close</button>
         </div>
         <p v-if="mount.usual" class="soft">
-          Nobody has said how it is mounted; these are usual values, and no findings come of them.
+          You have not said how it is mounted: these are usual values, and bring no findings.
         </p>
         <MountForm
           :mount="mount"
@@ -236,8 +236,7 @@ const template = (key: string, form = 'pdf', inside = false) =>
         @pick="chosen = $event.thing_id === null ? null : String($event.thing_id)"
       >
         <p class="soft">
-          Choose a mount to see what pulls at it. Findings come of mounts that somebody has
-          described.
+          Choose a mount to see what pulls at it. Only mounts you have described bring findings.
         </p>
       </TopicFindings>
       <LearnedNote of="proved" />

@@ -51,7 +51,7 @@ const amount = (count: number, unit: string) =>
             ><b>{{ hours(plan.hands_min) }}</b> by hand</span
           >
           <span
-            >over after <b>{{ hours(plan.finish_min) }}</b>, waiting in it</span
+            >done after <b>{{ hours(plan.finish_min) }}</b>, waiting included</span
           >
           <a :href="pdf" target="_blank" data-testid="work-pdf">PDF</a>
         </template>

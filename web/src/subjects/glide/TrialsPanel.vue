@@ -183,7 +183,7 @@ const RUN_FIELDS = [
     <button v-else type="button" class="small" @click="setDrift({})">Enter a drift</button>
     <p v-if="full?.drift_fit?.trouble" class="watch">{{ full.drift_fit.trouble }}.</p>
     <p v-else-if="full?.drift_fit?.wind_factor != null">
-      The wind gets hold of {{ full.drift_fit.wind_factor.toFixed(2) }} times as much as reckoned.
+      The wind pushes {{ full.drift_fit.wind_factor.toFixed(2) }} times as hard as estimated.
       <button
         type="button"
         class="small"

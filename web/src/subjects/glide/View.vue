@@ -108,7 +108,7 @@ const { width } = useElementSize(left)
             >
           </p>
           <p v-else class="stop" role="alert">
-            No speed at this effort is known: it is past what a body drives.
+            No speed at this effort is known: it is more than you can put out.
           </p>
           <button
             type="button"

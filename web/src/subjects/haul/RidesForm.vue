@@ -20,8 +20,8 @@ type Numbers<T> = { [K in keyof T as T[K] extends number ? K : never]: T[K] }
 type Field<T> = readonly [field: keyof Numbers<T> & string, word: string, kind: Kind]
 const ROOF: Field<HaulPlan['roof']>[] = [
   ['spacing_m', 'Bars apart', 'length'],
-  ['bar_height_m', 'Bars over the ground', 'length'],
-  ['over_roof_m', 'Bars over the roof', 'length'],
+  ['bar_height_m', 'Bars above the ground', 'length'],
+  ['over_roof_m', 'Bars above the roof', 'length'],
   ['behind_m', 'Rear bar to the rear', 'length'],
   ['ahead_m', 'Front bar to the front', 'length'],
   ['limit_kg', 'May bear', 'mass'],
@@ -147,7 +147,7 @@ const valueOf = (part: 'roof' | 'bed' | 'trailer' | 'rule', field: string) =>
             @update:model-value="emit('take', { rule: { [field]: $event } })"
         /></label>
       </div>
-      <p class="soft">These figures are nobody's law: put in those that hold where you drive.</p>
+      <p class="soft">These figures are no law: put in those that hold where you drive.</p>
     </details>
   </div>
 </template>

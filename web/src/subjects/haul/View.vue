@@ -184,7 +184,7 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
             </template>
             <p v-for="one in haul.bars.under" :key="one.thing_id" class="line soft">
               {{ nameOf(one.thing_id) }} under the hull:
-              {{ show(one.gap_m, 'length', look.units, 0) }} over the roof
+              {{ show(one.gap_m, 'length', look.units, 0) }} above the roof
             </p>
           </template>
           <template v-else-if="haul.bed">
@@ -256,7 +256,7 @@ const high = computed(() => Math.round(Math.min(230, 0.56 * wide.value)))
               Tips sideways on a slope of {{ show(haul.cart.side_tip_deg, 'angle', look.units, 0)
               }}<template v-for="one in haul.cart.clearances" :key="one.thing_id"
                 >; {{ nameOf(one.thing_id) }}
-                {{ show(one.clearance_m, 'length', look.units, 0) }} over the ground</template
+                {{ show(one.clearance_m, 'length', look.units, 0) }} above the ground</template
               >
             </p>
           </template>

@@ -20,7 +20,7 @@ const amount = (value: number | null | undefined, kind: Kind, digits?: number) =
     <dl>
       <dt>Pull over what it holds</dt>
       <dd>{{ amount(anchor.holding_share, 'ratio') }}</dd>
-      <dt>Wanted, twice over</dt>
+      <dt>Needed for twice the pull</dt>
       <dd>
         {{ amount(anchor.recommended_kg, 'mass') }}, aboard {{ amount(anchor.mass_kg, 'mass') }}
       </dd>
@@ -29,7 +29,7 @@ const amount = (value: number | null | undefined, kind: Kind, digits?: number) =
         {{ amount(anchor.line_m, 'far') }} of
         {{
           anchor.rope_m == null
-            ? 'nobody knows how much'
+            ? 'how much is not known'
             : amount(anchor.rope_m + anchor.chain_m, 'far')
         }}
       </dd>

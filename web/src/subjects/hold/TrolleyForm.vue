@@ -67,10 +67,10 @@ function setTrolley(fields: Partial<Trolley> | null): void {
         </select></label
       >
       <label
-        >Over the gunwale
+        >Above the gunwale
         <QuantityInput
           :model-value="trolley.over_m"
-          label="Rope over the gunwale"
+          label="Rope above the gunwale"
           kind="length"
           :units="units"
           @update:model-value="setTrolley({ over_m: $event })"

@@ -246,7 +246,7 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
       />
       <TopicFindings topic="anchor" fine="It holds as set" class="gap">
         <p class="soft">
-          Anchored in a current is the deadliest thing done from a kayak: by an end only, the
+          Anchoring in a current is the deadliest thing you can do from a kayak: by an end only, the
           release within reach, a knife worn, a float on the line.
         </p>
       </TopicFindings>

@@ -131,7 +131,7 @@ const takeIn = () =>
         >.
       </p>
       <p v-if="unknown.length" class="soft">
-        Nobody has these any more, they keep their names: {{ unknown.join(', ') }}
+        No longer in your gear, kept by their names: {{ unknown.join(', ') }}
       </p>
       <ul>
         <li v-for="row in rows" :key="row.number">

@@ -30,7 +30,7 @@ const trips = (n: number) => `${n} ${n === 1 ? 'trip' : 'trips'}`
     <div class="card pad" data-testid="unused">
       <h2>Not used</h2>
       <p v-if="!unused.length" class="soft">
-        Nothing that was said of lay unused twice in a row. What is for need is never offered.
+        Nothing you marked lay unused twice in a row. What is for emergencies is never offered.
       </p>
       <table v-else>
         <thead>
@@ -101,7 +101,7 @@ const trips = (n: number) => `${n} ${n === 1 ? 'trip' : 'trips'}`
             ? 'A changed use changes what Reach asks of its place.'
             : rest
               ? ''
-              : 'Nothing was said of any item yet.'
+              : 'You have not marked any item yet.'
         }}
       </p>
     </div>

@@ -148,7 +148,7 @@ function addOther(): void {
               :data-testid="`add-paid-${row.thing_id}`"
               @click="emit('add', { ...blank(), thing_id: row.thing_id, minor: row.minor ?? 0 })"
             >
-              put down what was paid
+              enter what you paid
             </button>
           </td>
         </tr>

@@ -104,7 +104,7 @@ function setMoment(text: string): void {
           </td>
         </tr>
         <tr>
-          <th scope="row">Way home asks for, h</th>
+          <th scope="row">Way home needs, h</th>
           <td class="cell">
             <CellInput
               :value="String(power.home.hours)"

@@ -139,7 +139,7 @@ const takers = computed(() =>
               >{{ show(row.measured_ohm, 'resistance', units) }} ±
               {{ show(row.measured_se_ohm ?? 0, 'resistance', units) }}</template
             >
-            <span v-else class="soft">waits for steps of the current</span>
+            <span v-else class="soft">waiting for the current to change</span>
           </td>
           <td class="num">{{ show(row.expected_ohm, 'resistance', units) }}</td>
           <td>

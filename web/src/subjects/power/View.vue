@@ -180,7 +180,7 @@ const aboard = computed(() => [...store.places.keys()])
           >
           <span v-if="figures.home_h !== null"
             >way home <b>{{ show(figures.home_h, 'hours', look.units) }}</b> of
-            {{ show(figures.home_asked_h ?? 0, 'hours', look.units) }} asked</span
+            {{ show(figures.home_asked_h ?? 0, 'hours', look.units) }} needed</span
           >
           <span v-if="figures.loads.length" class="hows"
             >How:
@@ -354,9 +354,9 @@ const aboard = computed(() => [...store.places.keys()])
     <p class="soft wide">
       Fuse each battery at its positive post. A lithium battery takes its own kind of charger, never
       below freezing, and never unattended aboard. Salt water and a battery make gas and heat:
-      disconnect, rinse, no closed hatch with a wet battery. A dead screen is no way home: compass,
-      light and phone on cells of their own. What a wire carries are usual values; makers’ labels,
-      laws and standards win, and work beyond your skill goes to a qualified installer.
+      disconnect, rinse, no closed hatch with a wet battery. A dead screen won't get you home: keep
+      compass, light and phone on their own batteries. What a wire carries are usual values; makers’
+      labels, laws and standards win, and work beyond your skill goes to a qualified installer.
     </p>
   </div>
 </template>

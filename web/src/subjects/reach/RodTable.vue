@@ -61,7 +61,7 @@ function reel(out_m: number | null | undefined): string {
         <dd class="num">{{ cm(reach.closest_m) }}</dd>
       </template>
       <dt>Parked in while a fish is unhooked</dt>
-      <dd data-testid="park-in">{{ reach.park_in ?? 'nowhere in hand' }}</dd>
+      <dd data-testid="park-in">{{ reach.park_in ?? 'nowhere within reach' }}</dd>
       <template v-for="one in reach.hand_held" :key="one.thing_id">
         <dt>{{ name(one.thing_id) }}, in the hand</dt>
         <dd>

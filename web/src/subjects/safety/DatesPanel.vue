@@ -132,8 +132,8 @@ const day = (event: Event) => pick(event) || null
       </tbody>
     </table>
     <p v-if="page.answer.value && !page.answer.value.rows.length" class="soft">
-      No dates yet. Turn things over and put down what is printed on them: flares, the cartridge of
-      a vest, the first-aid kit.
+      No dates yet. Turn gear over and enter what is printed on it: flares, the cartridge of a vest,
+      the first-aid kit.
     </p>
     <p v-if="page.answer.value?.care.length" data-testid="care-due">
       To be looked after:

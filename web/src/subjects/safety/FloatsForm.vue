@@ -60,7 +60,7 @@ const bare: Plug = { x_m: null, z_m: null, diameter_mm: 25, spare: false }
       >
     </div>
     <p v-if="plan.flotation == null" class="soft">
-      Nobody has said what floats it. Look inside with a lamp.
+      You have not said what floats it. Look inside with a lamp.
       <button type="button" class="small" data-testid="no-foam" @click="foams([])">
         Nothing in there
       </button>

@@ -40,7 +40,7 @@ const length = (m: number) => show(m, 'length', props.units, 0)
         </p>
         <dl>
           <dt>Lamp</dt>
-          <dd>{{ nameOf(lamp.thing_id) }}, {{ length(lamp.over_m) }} over the water</dd>
+          <dd>{{ nameOf(lamp.thing_id) }}, {{ length(lamp.over_m) }} above the water</dd>
           <dt>Clears your head from</dt>
           <dd>{{ length(lamp.clear_at_m) }} up</dd>
           <dt>Seen to here</dt>
@@ -56,7 +56,7 @@ const length = (m: number) => show(m, 'length', props.units, 0)
       <dl v-if="flag">
         <dt>Flag</dt>
         <dd>
-          {{ length(flag.over_seat_m) }} over the seat; made out at
+          {{ length(flag.over_seat_m) }} above the seat; made out at
           {{ show(flag.made_out_m, 'far', units) }}, and over
           {{ length(flag.shows_over_swell_m) }} of swell
         </dd>

@@ -18,7 +18,9 @@ USUAL = (
 LITHIUM = (
     "Lithium takes a charger of its own kind, never below freezing, and never unattended aboard."
 )
-NO_WAY_HOME = "A dead screen is no way home: compass, light and phone on cells of their own."
+NO_WAY_HOME = (
+    "A dead screen won't get you home: keep compass, light and phone on their own batteries."
+)
 
 
 def conductors(ev: Evaluated) -> dict[int, ConductorFigure]:

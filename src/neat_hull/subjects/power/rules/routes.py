@@ -37,7 +37,7 @@ def gland_low(ev: Evaluated) -> Iterable[Found]:
             "gland",
             one.over_m,
             Said.of(
-                f"Hole for the {wire_words(ev, one.key)}: {{}} over the water{heeled}",
+                f"Hole for the {wire_words(ev, one.key)}: {{}} above the water{heeled}",
                 length=one.over_m,
             ),
             Said.of(
@@ -63,7 +63,7 @@ def in_leg_room(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "fix",
             Said.of(f"{capital(wire_words(ev, key))}: in the way of {room}"),
-            "Feet tear it out, and a foot caught in it does not get out of the boat.",
+            "Feet tear it out, and a foot caught in it keeps you in the boat.",
             Said.of("Lead it {} farther off, along the gunwale or under the deck", length=clear_m),
             badness=clear_m,
             thing_id=ev.setup.power.conductors[key].end,

@@ -28,7 +28,7 @@ def dark(ev: Evaluated) -> Iterable[Found]:
         yield Found(
             "stop",
             Said.of(f"Electrics at {plain(name)}: the battery cannot supply it"),
-            "There is no voltage at which everything that is on would get what it takes.",
+            "No voltage would give everything that is on what it needs.",
             Said.of("Take a larger battery, thicker wire, or switch something off"),
             badness=1.0,
             part=name[:40],

@@ -200,7 +200,7 @@ def unfed(ev: Evaluated) -> Iterable[Found]:
             "watch",
             Said.of(f"{ev.name(i)}: no wire from a battery"),
             "It stays dark, or its wire has not been planned yet.",
-            Said.of("Draw its wire on the Power screen, or say that it has cells of its own"),
+            Said.of("Draw its wire on the Power screen, or say that it has its own batteries"),
             badness=1.0,
             thing_id=i,
         )
