@@ -98,7 +98,8 @@ def test_what_is_not_there_is_told_as_a_problem(client: TestClient, path: str) -
 
 
 def test_the_feed_is_told_as_it_is_heard(data: Path) -> None:
-    listener = Listener("127.0.0.1", 1)  # never started: nobody hangs up on it
+    # Never started, and nothing it has heard grows old.
+    listener = Listener("127.0.0.1", 1, clock=lambda: 0.0)
     listener.take(tilt_sentence(2.0, 1.0))
     listener.take("garbled")
     with TestClient(create_app(data, listener=listener), base_url="http://127.0.0.1:1") as client:

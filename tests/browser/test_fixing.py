@@ -142,7 +142,7 @@ def test_the_plan_is_ticked_off_and_kept(screen: Page, server: Server) -> None:
     saved(screen)
     screen.reload()
     expect(drill).to_be_checked()
-    expect(steps.locator("li", has=drill)).to_contain_text("Done 20")
+    expect(steps.locator("li", has=drill)).to_contain_text("done 20")
     expect(steps.locator("li").last).to_contain_text("Hose it down")
     pdf = screen.get_by_test_id("work-pdf").get_attribute("href")
     assert screen.request.get(f"{server.url}{pdf}").body().startswith(b"%PDF")

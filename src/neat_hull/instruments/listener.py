@@ -4,7 +4,7 @@ import socket
 import threading
 import time
 from collections import deque
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 from math import sqrt
@@ -69,10 +69,13 @@ class BankHeard:
 
 
 class Listener:
-    """Connects to host and port in a thread, and again whenever the line is lost."""
+    """Connects to host and port in a thread, and again whenever the line is lost.
 
-    def __init__(self, host: str, port: int) -> None:
-        self._address = (host, port)
+    `clock` tells seconds, by which readings grow old.
+    """
+
+    def __init__(self, host: str, port: int, clock: Callable[[], float] = time.monotonic) -> None:
+        self._address, self._clock = (host, port), clock
         self._readings: deque[tuple[float, Reading]] = deque(maxlen=200)
         self._banks: dict[str, deque[tuple[float, float, float]]] = {}
         self._garbled = 0
@@ -94,7 +97,7 @@ class Listener:
 
     def heard(self) -> Heard:
         """What the feed says now."""
-        now = time.monotonic()
+        now = self._clock()
         with self._lock:
             readings, connected = list(self._readings), self._line is not None
             garbled, garbled_at = self._garbled, self._garbled_at
@@ -118,7 +121,7 @@ class Listener:
 
     def banks(self) -> list[BankHeard]:
         """What a battery monitor on the line says, bank by bank."""
-        now = time.monotonic()
+        now = self._clock()
         with self._lock:
             rows = {name: list(said) for name, said in self._banks.items()}
         return [_bank(name, said, now) for name, said in rows.items()]
@@ -150,11 +153,11 @@ class Listener:
         except InputError:
             with self._lock:
                 self._garbled += 1
-                self._garbled_at = time.monotonic()
+                self._garbled_at = self._clock()
             return
         if reading is not None:
             with self._lock:
-                now = time.monotonic()
+                now = self._clock()
                 self._readings.append((now, reading))
                 for name, volts, amps in reading.banks:
                     if name in self._banks or len(self._banks) < _MOST_BANKS:

@@ -29,8 +29,8 @@ class Transducer(Model):
 class SonarFigure(Answer):
     """One transducer as it hangs. Depths are of its face under the water, m, negative out of it.
 
-    depth_m at rest; least_m at the worst of what the trip asks, at a heel (starboard down) or at a
-    trim against rest (bow up).
+    depth_m at rest; least_m at the worst of what the trip asks, at a heel (starboard down), or at a
+    trim against rest (bow up) in the demand least_by, null for a heel.
     below_hull_m is how far it stands out under the hull's lowest point, below_here_m under the
     hull where it is; behind_drive_m how far aft of the drive, null ahead of it or clear of it.
     cut_off_deg is what the hull hides of a side beam, counted down from level. On the bottom at
@@ -45,6 +45,7 @@ class SonarFigure(Answer):
     least_m: float
     least_heel_deg: float
     least_trim_deg: float
+    least_by: str | None
     below_hull_m: float
     below_here_m: float
     behind_drive_m: float | None

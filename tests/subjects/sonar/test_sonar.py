@@ -4,6 +4,7 @@ import math
 
 import numpy as np
 import pytest
+from tests.judged import put
 from tests.subjects.sonar.hangings import SOUNDER, hung
 
 from neat_hull.files.demo import demo_setups
@@ -109,9 +110,31 @@ def test_trims_to_first_order_are_those_of_the_demand_solved_in_full() -> None:
                 assert one.trim_deg == pytest.approx(demand.trim_deg - level, abs=0.03)
 
 
-def test_a_face_far_aft_on_the_middle_line_comes_up_as_water_in_the_cockpit_brings_the_bow_down(
-) -> None:  # fmt: skip
-    far, middle = figure(x=0.3, z=-0.05), figure(x=1.7, z=-0.05)
-    assert far.least_trim_deg < 0
-    assert far.least_heel_deg == 0
-    assert far.depth_m - far.least_m > middle.depth_m - middle.least_m
+def test_a_face_far_forward_comes_up_as_a_tank_behind_the_seat_is_filled() -> None:
+    empty = hung(x=3.3, z=-0.02)
+    (i, tank) = next(
+        (i, one) for i, one in demo_setups()[0].things.items() if one.fill and one.fill.afloat
+    )
+    filled = put(
+        empty.model_copy(
+            update={"things": {**empty.things, i: tank.model_copy(update={"mass_kg": 0.5})},
+                    "demands": empty.demands.model_copy(update={"tank_kg": 40.0})}
+        ), i, 0.9, 0.0,
+    )  # fmt: skip
+    without, full = (evaluated(setup).once(sonar) for setup in (empty, filled))
+    assert without is not None
+    assert full is not None
+    (was,), (now,) = without.transducers, full.transducers
+    assert was.least_by is None
+    assert (now.least_by, now.least_heel_deg) == ("Bait tank filled", 0.0)
+    assert now.least_trim_deg > 0
+    assert now.least_m < was.least_m - 0.01
+
+
+def test_how_deep_a_face_hangs_as_you_climb_back_in_matters_to_nobody() -> None:
+    """Hanging on the gunwale you weigh less on the boat, so it stands higher than ever."""
+    setup = hung(x=0.3, z=-0.05)
+    share = setup.demands.model_copy(update={"remount_share": 0.0})
+    lighter = setup.model_copy(update={"demands": share})
+    now, then = (evaluated(one).once(sonar) for one in (setup, lighter))
+    assert now == then

@@ -9679,8 +9679,8 @@ export interface components {
          * SonarFigure
          * @description One transducer as it hangs. Depths are of its face under the water, m, negative out of it.
          *
-         *     depth_m at rest; least_m at the worst of what the trip asks, at a heel (starboard down) or at a
-         *     trim against rest (bow up).
+         *     depth_m at rest; least_m at the worst of what the trip asks, at a heel (starboard down), or at a
+         *     trim against rest (bow up) in the demand least_by, null for a heel.
          *     below_hull_m is how far it stands out under the hull's lowest point, below_here_m under the
          *     hull where it is; behind_drive_m how far aft of the drive, null ahead of it or clear of it.
          *     cut_off_deg is what the hull hides of a side beam, counted down from level. On the bottom at
@@ -9724,6 +9724,8 @@ export interface components {
             from_bow_share: number;
             /** Heel Deg */
             heel_deg: number | null;
+            /** Least By */
+            least_by: string | null;
             /** Least Heel Deg */
             least_heel_deg: number;
             /** Least M */

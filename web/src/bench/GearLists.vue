@@ -254,9 +254,9 @@ h3 {
   gap: 5px;
   align-items: center;
   width: 100%;
-  height: 26px;
+  min-height: 26px;
   margin-bottom: 3px;
-  padding: 0 7px;
+  padding: 1px 7px;
   border: 1px solid var(--line);
   border-radius: 6px;
   background: var(--card);
@@ -294,9 +294,8 @@ h3 {
   flex: none;
 }
 .name {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
+  line-height: 1.15;
 }
 .num {
   min-width: 30px;

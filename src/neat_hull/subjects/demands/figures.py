@@ -9,6 +9,7 @@ finds the levers that decide for what comes near a limit. `solved` solves each d
 two are compared in the tests.
 """
 
+from collections.abc import Collection
 from dataclasses import dataclass
 from math import degrees, hypot, isfinite
 
@@ -87,17 +88,20 @@ def asked_of(setup: Setup) -> list[str]:
     return codes
 
 
-def over_water(ev: Evaluated, points_m: Array) -> list[tuple[float, Array]]:
+def over_water(
+    ev: Evaluated, points_m: Array, without: Collection[str] = ()
+) -> list[tuple[float, Array]]:
     """How high points (n, 3) of the boat stand over the water (n,) m: at rest, with a heel of 0,
-    then at the largest heel of the trip to each side (deg, starboard down) where there is one. None
-    for a boat that does not float."""
+    then at the largest heel of the trip to each side (deg, starboard down) where there is one,
+    `without` some of its demands. None for a boat that does not float."""
     rest = at_rest(ev)
     if rest is None:
         return []
     found = [(0.0, rest.settled.rest.height_over_water_m(points_m)[0])]
     held = rest.settled.held
     for way in (1.0, -1.0):  # starboard down, then port
-        most = max((way * (one.heel_deg or 0.0) for one in ev.once(readings)), default=0.0)
+        heels = (one.heel_deg or 0.0 for one in ev.once(readings) if one.code not in without)
+        most = max((way * heel for heel in heels), default=0.0)
         if most <= 0:
             continue
         over = held.height_over_water_m(points_m * (1.0, way, 1.0))
@@ -114,6 +118,7 @@ class Trimmed:
     """How the boat lies fore and aft under a demand, against at rest: trim_deg bow up, and points
     (n,) m over the water."""
 
+    code: str
     title: str
     trim_deg: float
     over_m: Array
@@ -135,7 +140,7 @@ def over_water_trimmed(ev: Evaluated, points_m: Array) -> list[Trimmed]:
         trim_rad = float(moment_kg_m / (loads.total_kg * up.gm_l_m))
         sunk_m = 0.01 * (mass - loads.total_kg) / up.kg_per_cm_immersion
         lifted = over - sunk_m + trim_rad * (points_m[:, 0] - up.lcf_m)
-        found.append(Trimmed(case.title, degrees(trim_rad), lifted))
+        found.append(Trimmed(case.code, case.title, degrees(trim_rad), lifted))
     return found
 
 

@@ -21,31 +21,36 @@ from neat_hull.subjects.demands.figures import over_water, over_water_trimmed
 SPEED_M_S = 1.5  # a brisk pedalling pace, at which drag is told
 DRAG_OF_A_POLE = 1.1  # of a cylinder across the stream (Hoerner, Fluid-Dynamic Drag, 1965, ch. 3)
 BESIDE_DRIVE_M = 0.15  # to the side of it the wash passes
+UNREAD = ("remount", "flooded")  # then nobody sits there to look at it
 BOW_SHARE = 0.15  # of the length: there a hull draws air under it
 
 
 @dataclass(frozen=True)
 class Depths:
-    """Of a point under the water: at rest, and the least of what the trip's demands make of it, by
-    heel or by trim against rest (bow up), whichever is worse; both 0 where it is least at rest."""
+    """Of a point under the water: at rest, and the least of what the trip's demands make of it.
+
+    heel_deg and trim_deg (against rest, bow up) say how the boat lies then, both 0 where that is at
+    rest; by is the demand that sinks or lifts and trims it so, None for a heel.
+    """
 
     rest_m: float
     least_m: float
     heel_deg: float
     trim_deg: float
+    by: str | None
 
 
 def depths(ev: Evaluated, spot: Point) -> Depths | None:
     """None for a boat that does not float."""
-    seen = over_water(ev, np.array([spot]))
+    seen = over_water(ev, np.array([spot]), without=UNREAD)
     if not seen:
         return None
     heel, highest = max(seen, key=lambda one: one[1][0])
-    rest_m, least_m, trim = -float(seen[0][1][0]), -float(highest[0]), 0.0
+    rest_m, least_m, trim, by = -float(seen[0][1][0]), -float(highest[0]), 0.0, None
     for one in over_water_trimmed(ev, np.array([spot])):
-        if -one.over_m[0] < least_m:
-            least_m, heel, trim = -float(one.over_m[0]), 0.0, one.trim_deg
-    return Depths(rest_m, least_m, heel, trim)
+        if one.code not in UNREAD and -one.over_m[0] < least_m:
+            least_m, heel, trim, by = -float(one.over_m[0]), 0.0, one.trim_deg, one.title
+    return Depths(rest_m, least_m, heel, trim, by)
 
 
 def sonar(ev: Evaluated) -> Sonar | None:
@@ -87,6 +92,7 @@ def _figure(ev: Evaluated, thing_id: int, one: Transducer) -> SonarFigure | None
         least_m=under.least_m,
         least_heel_deg=under.heel_deg,
         least_trim_deg=under.trim_deg,
+        least_by=under.by,
         below_hull_m=float(hull.keel_z_m.min()) - face[2],
         below_here_m=hull.keel_at_m(face[0]) - face[2],
         behind_drive_m=behind_drive_m(ev, face),

@@ -24,12 +24,10 @@ def out_of_water(ev: Evaluated) -> Iterable[Found]:
         if one.mount == "inside" or not past(ev, "face under", one.least_m):
             continue
         heeled = f" at {abs(one.least_heel_deg):.0f}° of heel" if one.least_heel_deg else ""
-        if one.least_trim_deg:
-            end = "stern" if one.least_trim_deg > 0 else "bow"
-            heeled = f" when the trip brings the {end} {abs(one.least_trim_deg):.1f}° down"
-        words = f"{ev.name(one.thing_id)}: {{}} under{heeled}"
+        when = f" ({one.least_by.lower()})" if one.least_by else heeled
+        words = f"{ev.name(one.thing_id)}: {{}} under{when}"
         if one.least_m < 0:
-            words = f"{ev.name(one.thing_id)}: {{}} out of the water{heeled}"
+            words = f"{ev.name(one.thing_id)}: {{}} out of the water{when}"
         yield from against(
             ev, "face under", one.least_m, Said.of(words, length=abs(one.least_m)),
             Said.of("Hang it {} deeper", length=ev.table["face under"].fine - one.least_m),

@@ -297,6 +297,7 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
   </div>
 </template>
 
+<style scoped src="@/kit/cards.css"></style>
 <style scoped>
 .chain {
   display: flex;
@@ -321,14 +322,13 @@ label.tick {
   display: flex;
   gap: 4px;
   align-items: center;
-  height: 28px;
+  height: 24px;
   color: var(--ink);
 }
 label :deep(input:not([type='checkbox'])) {
   width: 84px;
 }
 select {
-  height: 28px;
   max-width: 150px;
 }
 </style>

@@ -2,7 +2,7 @@
 /** The order of the work: steps to tick off, tools, bits, and what to have ready. */
 import { computed } from 'vue'
 import { api, ask, type Schemas } from '@/api/client'
-import { number, show, unitOf } from '@/kit/units'
+import { show } from '@/kit/units'
 import { told } from '@/kit/words'
 import { useLook } from '@/setup/look'
 import { usePage } from '@/setup/usePage'
@@ -29,6 +29,17 @@ function hours(minutes: number): string {
   if (whole < 60) return `${whole} min`
   return `${Math.floor(whole / 60)} h${whole % 60 ? ` ${whole % 60} min` : ''}`
 }
+/** What a step takes, and how long it holds up the next. */
+const detail = (one: WorkPlan['steps'][number]) =>
+  [
+    one.bit_mm && `bit ${show(one.bit_mm / 1000, 'thin', look.units)}`,
+    one.parts.join(', '),
+    one.tools.join(', '),
+    one.wait_min && `then wait ${hours(one.wait_min)}`,
+    done.value[one.code] && `done ${done.value[one.code]}`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
 const pdf = computed(
   () => `/api/v1/setups/${store.kept?.setup_id}/fixing/work.pdf?units=${look.units}`,
 )
@@ -78,14 +89,7 @@ const amount = (count: number, unit: string) =>
           </label>
           <span class="num soft">{{ one.hands_min ? hours(one.hands_min) : '' }}</span>
           <span class="more soft">
-            <template v-if="one.bit_mm"
-              >bit {{ number(one.bit_mm / 1000, 'thin', look.units) }}
-              {{ unitOf('thin', look.units) }}.
-            </template>
-            <template v-if="one.parts.length">{{ one.parts.join(', ') }}. </template>
-            <template v-if="one.tools.length">{{ one.tools.join(', ') }}. </template>
-            <template v-if="one.wait_min">Then wait {{ hours(one.wait_min) }}. </template>
-            <template v-if="done[one.code]">Done {{ done[one.code] }}.</template>
+            {{ detail(one) }}
           </span>
         </li>
       </ol>
@@ -162,7 +166,7 @@ li:first-child {
 li label {
   display: flex;
   gap: 8px;
-  align-items: baseline;
+  align-items: center;
   cursor: pointer;
 }
 li input {
@@ -172,7 +176,7 @@ li input {
 }
 .more {
   grid-column: 1 / -1;
-  padding-left: 24px;
+  padding-left: 30px;
   font-size: 12px;
 }
 .done .words {

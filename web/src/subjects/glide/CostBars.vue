@@ -115,6 +115,7 @@ li {
   gap: 8px;
   align-items: center;
   min-height: 24px;
+  padding: 1px 0;
 }
 .name {
   overflow: hidden;

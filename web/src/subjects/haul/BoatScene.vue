@@ -19,7 +19,7 @@ const props = defineProps<{
   height: number
   testid: string
 }>()
-const [SIDE, FLOOR, ARROW] = [12, 22, 34]
+const [SIDE, FLOOR, ARROW, ASIDE] = [12, 22, 34, 10]
 
 const below = computed(() => props.low ?? 0)
 const scale = computed(() =>
@@ -59,7 +59,7 @@ const arrows = computed(() =>
           [x, y],
           [tx, ty],
         ]) + path(head),
-      x: level ? tx : (tail ? x : tx) + (force.before ? -7 : 7),
+      x: level ? tx : (tail ? x : tx) + (force.before ? -ASIDE : ASIDE),
       y: level ? ty - 7 : tail ? y - 5 : uy < 0 ? ty + 8 : ty + 2,
     }
   }),
@@ -118,7 +118,7 @@ svg {
   font-size: 12px;
   paint-order: stroke;
   stroke: var(--halo);
-  stroke-width: 3px;
+  stroke-width: 5px;
 }
 .before {
   text-anchor: end;

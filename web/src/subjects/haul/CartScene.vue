@@ -53,8 +53,14 @@ const forces = computed<Force[]>(() => [
     label: `${force(Math.abs(hardest.value.hand_up_n))} in the hand`,
   },
   { at: handle.value, way: [-1, 0], label: force(hardest.value.pull_n), before: true },
-  { at: [0, 0], way: [0, 1], label: force(hardest.value.axle_n), before: true },
-  { at: weight.value, way: down.value, label: show(kg.value, 'mass', props.units), weight: true },
+  { at: [0, 0], way: [0, 1], label: force(hardest.value.axle_n), before: weight.value[0] > 0 },
+  {
+    at: weight.value,
+    way: down.value,
+    label: show(kg.value, 'mass', props.units),
+    weight: true,
+    before: weight.value[0] <= 0,
+  },
 ])
 const along = computed<[number, number]>(() => {
   const ends = props.full.outline.map(([x, , sheer]) => to.value([x, sheer])[0])

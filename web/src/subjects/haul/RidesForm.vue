@@ -20,8 +20,8 @@ type Numbers<T> = { [K in keyof T as T[K] extends number ? K : never]: T[K] }
 type Field<T> = readonly [field: keyof Numbers<T> & string, word: string, kind: Kind]
 const ROOF: Field<HaulPlan['roof']>[] = [
   ['spacing_m', 'Bars apart', 'length'],
-  ['bar_height_m', 'Bars above the ground', 'length'],
-  ['over_roof_m', 'Bars above the roof', 'length'],
+  ['bar_height_m', 'Bars above ground', 'length'],
+  ['over_roof_m', 'Bars above roof', 'length'],
   ['behind_m', 'Rear bar to the rear', 'length'],
   ['ahead_m', 'Front bar to the front', 'length'],
   ['limit_kg', 'May bear', 'mass'],
@@ -92,7 +92,7 @@ const valueOf = (part: 'roof' | 'bed' | 'trailer' | 'rule', field: string) =>
           kind="mass"
           :units="units"
           optional
-          placeholder="23 kg"
+          placeholder="23"
           testid="comfort"
           @update:model-value="emit('take', { comfort_kg: $event })"
       /></label>

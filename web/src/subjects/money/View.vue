@@ -185,6 +185,9 @@ const drop = (row: Kept) =>
 <style scoped src="./tables.css"></style>
 <style scoped>
 .trips {
+  display: flex;
+  gap: 6px;
+  align-items: center;
   margin-left: auto;
   font-size: 12px;
 }

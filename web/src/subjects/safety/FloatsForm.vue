@@ -230,6 +230,12 @@ fieldset :deep(.el-input) {
   width: 74px;
 }
 .pad p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
   margin: 6px 0 0;
+}
+legend button {
+  margin-left: 4px;
 }
 </style>

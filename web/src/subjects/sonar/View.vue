@@ -7,7 +7,7 @@ import { CHOICES } from '@/api/words'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { show } from '@/kit/units'
-import { listWords, told, trimWords } from '@/kit/words'
+import { listWords, told } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
@@ -197,9 +197,7 @@ const { width } = useElementSize(left)
             <dt>
               At its least<template v-if="one.least_heel_deg"
                 >, {{ listWords(one.least_heel_deg) }}</template
-              ><template v-else-if="one.least_trim_deg"
-                >, {{ trimWords(one.least_trim_deg) }} more</template
-              >
+              ><template v-else-if="one.least_by">, {{ one.least_by.toLowerCase() }}</template>
             </dt>
             <dd>{{ under(one.least_m) }} <VerdictMark :verdict="one.verdict" bare /></dd>
           </div>
