@@ -22,8 +22,8 @@ def hung(x: float = 1.40, y: float = 0.0, z: float = -0.004, **transducer: Any) 
 
 
 CASES: list[Case] = [
-    case("sonar-out-of-water", lambda: hung(mount="arm", y=-0.50, z=0.0),
-         lambda: hung(mount="arm", y=-0.50, z=-0.05)),
+    case("sonar-out-of-water", lambda: hung(mount="arm", y=-0.50, z=0.02),
+         lambda: hung(mount="arm", y=-0.50, z=0.0)),
     case("sonar-through-air", lambda: hung(mount="inside", z=0.02, through="plastic"),
          lambda: hung(mount="inside", z=0.005, through="plastic")),
     case("sonar-in-the-wash", lambda: hung(x=2.12 - 0.59), lambda: hung(x=2.12 - 0.61)),

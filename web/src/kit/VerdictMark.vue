@@ -28,7 +28,7 @@ defineProps<{ verdict: Verdict; bare?: boolean }>()
 .verdict {
   display: inline-flex;
   gap: 4px;
-  align-items: center;
+  align-items: baseline;
   font-size: 12px;
   white-space: nowrap;
 }

@@ -7,7 +7,7 @@ import { told } from '@/kit/words'
 import { useLook } from './look'
 import { useSetup } from './useSetup'
 
-const props = defineProps<{ topic: string; fine: string }>()
+const props = defineProps<{ topic: string; fine: string; title?: string }>()
 const emit = defineEmits<{ pick: [finding: Finding] }>()
 
 const store = useSetup()
@@ -21,7 +21,7 @@ const findings = computed(
 
 <template>
   <div class="card found">
-    <h2>{{ findings.length ? 'What is wrong' : fine }}</h2>
+    <h2>{{ findings.length ? (title ?? 'What is wrong') : fine }}</h2>
     <ul>
       <li v-for="one in findings" :key="one.key">
         <VerdictMark :verdict="one.verdict" />

@@ -26,7 +26,7 @@ type Flag = 'leashed' | 'floats' | 'wants_dry' | 'worn'
 export const FLAGS: [Flag, string][] = [
   ['leashed', 'leashed'],
   ['floats', 'floats'],
-  ['wants_dry', 'keep dry'],
+  ['wants_dry', 'must stay dry'],
   ['worn', 'worn'],
 ]
 export function hasFlag(thing: Thing, flag: Flag): boolean {

@@ -155,7 +155,6 @@ const hand = (one: HoleFigure) =>
 <style scoped>
 a {
   margin-left: 8px;
-  color: var(--pick);
 }
 .add {
   display: flex;

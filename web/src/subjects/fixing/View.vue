@@ -332,7 +332,4 @@ const template = (key: string, form = 'pdf', inside = false) =>
 .pad p.soft {
   font-size: 12px;
 }
-a {
-  color: var(--pick);
-}
 </style>

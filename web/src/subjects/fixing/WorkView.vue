@@ -214,7 +214,4 @@ h2 {
     width: 100%;
   }
 }
-a {
-  color: var(--pick);
-}
 </style>

@@ -87,7 +87,6 @@ const dry = computed(() =>
         {{ show(full.missing_l / 1000, 'volume', units, 0) }} more foam about here
       </text>
     </g>
-    <text class="word" x="8" y="14">{{ full.word }}</text>
   </svg>
 </template>
 
@@ -125,11 +124,6 @@ const dry = computed(() =>
 }
 .lack {
   fill: var(--fix);
-  font-size: 12px;
-}
-.word {
-  fill: var(--ink);
-  font-weight: 600;
   font-size: 12px;
 }
 </style>

@@ -150,9 +150,13 @@ const wide = computed(() => Math.max(300, width.value - 26))
             :width="wide"
           />
           <dl>
+            <dt>Full of water</dt>
+            <dd>
+              <VerdictMark :verdict="full.answer.value.full.verdict" />
+              {{ full.answer.value.full.word }}
+            </dd>
             <dt>Left to lift it</dt>
             <dd data-testid="reserve">
-              <VerdictMark :verdict="full.answer.value.full.verdict" />
               {{ show(full.answer.value.full.reserve_kg, 'mass', look.units) }}
             </dd>
             <template v-if="full.answer.value.full.gm_m != null">
@@ -214,8 +218,14 @@ const wide = computed(() => Math.max(300, width.value - 26))
         fine="A capsize takes little, and tangles little"
         class="gap"
       />
-      <TopicFindings v-if="plan.tow" topic="glide" fine="It goes, and it tows" class="gap" />
-      <TopicFindings topic="basics" fine="The basics are there" class="gap" />
+      <TopicFindings
+        v-if="plan.tow"
+        topic="glide"
+        title="Underway and in tow"
+        fine="It goes, and it tows"
+        class="gap"
+      />
+      <TopicFindings topic="basics" title="The basics" fine="The basics are there" class="gap" />
       <p class="soft drill">
         The audit is no drill: capsize and get back in, in warm shallow water, with help.
       </p>
