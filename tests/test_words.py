@@ -33,7 +33,7 @@ def test_the_page_of_words_tells_a_word_that_we_do_without() -> None:
     whole = page()
     for said_somewhere in (
         *("where you climb back in", "Find an item", "Full bait tank", "Findings"),
-        *("Measure my boat", "how much is not known"),  # below a comment, and chosen where shown
+        *("Measure my boat", "an unknown length"),  # below a comment, and chosen where shown
     ):
         assert said_somewhere in whole
 

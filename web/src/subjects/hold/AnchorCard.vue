@@ -29,7 +29,7 @@ const amount = (value: number | null | undefined, kind: Kind, digits?: number) =
         {{ amount(anchor.line_m, 'far') }} of
         {{
           anchor.rope_m == null
-            ? 'how much is not known'
+            ? 'an unknown length'
             : amount(anchor.rope_m + anchor.chain_m, 'far')
         }}
       </dd>
