@@ -118,15 +118,17 @@ class Trimmed:
     """How the boat lies fore and aft under a demand, against at rest: trim_deg bow up, and points
     (n,) m over the water."""
 
-    code: str
     title: str
     trim_deg: float
     over_m: Array
 
 
-def over_water_trimmed(ev: Evaluated, points_m: Array) -> list[Trimmed]:
-    """How high points (n, 3) of the boat stand over the water as each of the trip's demands sinks
-    and trims it, heel left out; to first order, by the figures of the boat upright at rest."""
+def over_water_trimmed(
+    ev: Evaluated, points_m: Array, without: Collection[str] = ()
+) -> list[Trimmed]:
+    """How high points (n, 3) of the boat stand over the water as each of the trip's demands,
+    `without` some of them, sinks and trims it, heel left out; to first order, by the figures of the
+    boat upright at rest."""
     rest, asked = at_rest(ev), ev.once(_asked)
     if rest is None or asked is None:
         return []
@@ -134,13 +136,13 @@ def over_water_trimmed(ev: Evaluated, points_m: Array) -> list[Trimmed]:
     over = rest.settled.rest.height_over_water_m(points_m)[0]
     arm = up.lcf_m - loads.centre_m[0]
     found = []
-    for case in asked.cases:
+    for case in (one for one in asked.cases if one.code not in without):
         mass = case.loads.total_kg
         moment_kg_m = mass * (up.lcf_m - case.loads.centre_m[0]) - loads.total_kg * arm
         trim_rad = float(moment_kg_m / (loads.total_kg * up.gm_l_m))
         sunk_m = 0.01 * (mass - loads.total_kg) / up.kg_per_cm_immersion
         lifted = over - sunk_m + trim_rad * (points_m[:, 0] - up.lcf_m)
-        found.append(Trimmed(case.code, case.title, degrees(trim_rad), lifted))
+        found.append(Trimmed(case.title, degrees(trim_rad), lifted))
     return found
 
 

@@ -47,8 +47,8 @@ def depths(ev: Evaluated, spot: Point) -> Depths | None:
         return None
     heel, highest = max(seen, key=lambda one: one[1][0])
     rest_m, least_m, trim, by = -float(seen[0][1][0]), -float(highest[0]), 0.0, None
-    for one in over_water_trimmed(ev, np.array([spot])):
-        if one.code not in UNREAD and -one.over_m[0] < least_m:
+    for one in over_water_trimmed(ev, np.array([spot]), without=UNREAD):
+        if -one.over_m[0] < least_m:
             least_m, heel, trim, by = -float(one.over_m[0]), 0.0, one.trim_deg, one.title
     return Depths(rest_m, least_m, heel, trim, by)
 

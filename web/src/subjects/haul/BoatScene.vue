@@ -86,6 +86,7 @@ defineExpose({ scale })
 </template>
 
 <style scoped src="@/kit/chart.css"></style>
+<style scoped src="./vehicles.css"></style>
 <style scoped>
 svg {
   border-radius: 6px;
@@ -112,13 +113,6 @@ svg {
 }
 .weight .arrow {
   stroke: var(--fix-mark);
-}
-.figure {
-  fill: var(--ink);
-  font-size: 12px;
-  paint-order: stroke;
-  stroke: var(--halo);
-  stroke-width: 5px;
 }
 .before {
   text-anchor: end;
