@@ -68,10 +68,10 @@ def _of_catalog(path: Path) -> Iterator[str]:
 
 def _of_python(path: Path) -> Iterator[str]:
     """Strings with a space in them that are no docstring, no type and no part of a longer one."""
-    tree = ast.parse(path.read_text(encoding="utf-8"))
+    nodes = list(ast.walk(ast.parse(path.read_text(encoding="utf-8"))))
     skipped: set[int] = set()
     found: list[tuple[int, str]] = []
-    for node in ast.walk(tree):
+    for node in nodes:
         if isinstance(node, ast.Expr) and isinstance(node.value, ast.Constant):
             skipped.add(id(node.value))
         elif isinstance(node, ast.Subscript):
@@ -87,7 +87,7 @@ def _of_python(path: Path) -> Iterator[str]:
             found.append((node.lineno, words))
     found += [
         (node.lineno, node.value)
-        for node in ast.walk(tree)
+        for node in nodes
         if isinstance(node, ast.Constant)
         and isinstance(node.value, str)
         and id(node) not in skipped

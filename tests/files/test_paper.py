@@ -1,6 +1,8 @@
 """Deck plan and wall sheet: true scale, every thing on it, and names that are only names."""
 
 import re
+import zlib
+from base64 import a85decode
 from typing import Any
 from xml.etree import ElementTree as ET
 
@@ -13,6 +15,7 @@ from neat_hull.files.deck import numbered
 from neat_hull.files.deck_svg import deck_svg
 from neat_hull.files.demo import demo_setups
 from neat_hull.files.wall_sheet import wall_sheet
+from neat_hull.model.cautions import ANCHOR, FUSED, LITHIUM, NO_WAY_HOME, WET_BATTERY, WIRING
 from neat_hull.model.power import Power
 from neat_hull.model.setup import Setup
 from neat_hull.whole.drawing import drawing
@@ -111,3 +114,14 @@ def test_the_sheet_is_one_page_and_one_for_wires(paper: Any, size: bytes, units:
     assert page.count(b"/Type /Page\n") == 2
     assert size in page
     assert page == wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), units, paper)
+
+
+@pytest.mark.parametrize("paper", ["a4", "letter"])
+def test_the_sheet_says_the_cautions_in_whole_lines(paper: Any) -> None:
+    page = wall_sheet(DEMO, drawing(DEMO), evaluate(DEMO), "metric", paper)
+    streams = re.findall(rb"stream\n(.*?)~>endstream", page, re.S)
+    drawn = [zlib.decompress(a85decode(one)).decode("latin-1") for one in streams]
+    told = [" ".join(reversed(re.findall(r"\((.*?)\) Tj", one))) for one in drawn]
+    assert any(ANCHOR in text for text in told)
+    for caution in (FUSED, LITHIUM, WET_BATTERY, NO_WAY_HOME, WIRING):
+        assert any(caution in text for text in told), caution

@@ -9,7 +9,8 @@ import os
 import signal
 import threading
 from collections import deque
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
+from importlib import import_module
 from multiprocessing import get_context
 from multiprocessing.connection import Connection
 from multiprocessing.process import BaseProcess
@@ -27,9 +28,13 @@ _SPAWN = get_context("spawn")  # a fork would copy the server's threads' locks a
 
 
 class Aside:
-    """The process, started when it is first asked, and the line before it."""
+    """The process, started when it is first asked, and the line before it.
 
-    def __init__(self) -> None:
+    `loads` are modules that it loads at once, and not with the first question.
+    """
+
+    def __init__(self, *loads: str) -> None:
+        self._loads = loads
         self._line: list[object] = []  # a token for each question, which may be forgotten itself
         self._moved = threading.Condition()
         self._forgotten: deque[object] = deque()
@@ -113,7 +118,7 @@ class Aside:
         with self._starting:
             if self._pipe is None or self._process is None or not self._process.is_alive():
                 here, there = _SPAWN.Pipe()
-                process = _SPAWN.Process(target=_serve, args=(there,), daemon=True)
+                process = _SPAWN.Process(target=_serve, args=(there, self._loads), daemon=True)
                 process.start()
                 there.close()
                 self._process, self._pipe = process, here
@@ -180,14 +185,14 @@ class Asked(Generic[T]):
             self._aside.forget(self._token)
 
 
-ASIDE = Aside()
+ASIDE = Aside("neat_hull.whole.arrange")
 
 
-def _serve(pipe: Connection) -> None:
+def _serve(pipe: Connection, loads: Sequence[str]) -> None:
     """Answer question after question, until the asker is gone."""
     signal.signal(signal.SIGINT, signal.SIG_IGN)  # Ctrl-C is the server's to handle
-    import neat_hull.whole.arrange  # noqa: F401 - at once, not with the first question
-
+    for module in loads:
+        import_module(module)
     while True:
         try:
             question, args, kwargs = pipe.recv()

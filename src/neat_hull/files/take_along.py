@@ -13,6 +13,7 @@ from importlib.resources import files
 from typing import get_args
 
 from neat_hull.files.said_text import Units, said
+from neat_hull.model.cautions import ANCHOR
 from neat_hull.model.checklists import Checklist
 from neat_hull.model.log import Flag, Uses, Wind
 from neat_hull.model.said import Said
@@ -24,7 +25,7 @@ CAUTIONS = (
     "The law and makers' labels come first; all figures are estimates until you test them.",
     "Wear the PFD and dress for the water. Cold water takes your breath and your hands in minutes.",
     "Wind, waves and wash are not in the figures: what floats level here can still turn over.",
-    "Never anchor from the side; be able to let go in one motion.",
+    ANCHOR,
 )
 
 

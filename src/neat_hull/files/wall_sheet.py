@@ -7,12 +7,14 @@ from typing import Literal
 
 from reportlab.lib import pagesizes
 from reportlab.lib.units import mm
+from reportlab.lib.utils import simpleSplit
 from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 
 from neat_hull.files.deck import Numbered, Outline, numbered
 from neat_hull.files.said_text import Units, list_said, said, trim_said
 from neat_hull.files.units import LENGTH_M, MASS_KG
+from neat_hull.model.cautions import ANCHOR, FUSED, LITHIUM, NO_WAY_HOME, WET_BATTERY, WIRING
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
 from neat_hull.model.power_day import BuyRow
@@ -24,15 +26,11 @@ _MARGIN = 14 * mm
 _SANS, _BOLD = "Helvetica", "Helvetica-Bold"
 _CAUTIONS = (
     "The law and the maker's rating and instructions come first; use whichever limit is lower.",
-    "The hull is an estimate until it is tested afloat. Wear the PFD; try changes in shallow warm",
-    "water, with help. Never anchor from the side; be able to let go in one motion.",
+    "The hull is an estimate until it is tested afloat.",
+    "Wear the PFD; try changes in shallow warm water, with help.",
+    ANCHOR,
 )
-
-_WIRING_CAUTIONS = (
-    "Fuse each battery at its positive post. Usual values: makers' labels, laws and standards win,",
-    "and work beyond your skill goes to a qualified installer. Lithium takes its own charger,",
-    "never below freezing. Compass, light and phone for the way home have their own batteries.",
-)
+_WIRING_CAUTIONS = (FUSED, LITHIUM, WET_BATTERY, NO_WAY_HOME, WIRING)
 
 
 @dataclass(frozen=True)
@@ -222,7 +220,8 @@ class _Page:
     def foot(self, cautions: tuple[str, ...] = _CAUTIONS) -> None:
         """The cautions."""
         self._canvas.setFont(_SANS, 8)
-        for i, line in enumerate(reversed(cautions)):
+        lines = simpleSplit(" ".join(cautions), _SANS, 8, self._width - 2 * _MARGIN)
+        for i, line in enumerate(reversed(lines)):
             self._canvas.drawString(_MARGIN, _MARGIN + 10 * i, line)
 
     @staticmethod

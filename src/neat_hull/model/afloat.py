@@ -116,3 +116,4 @@ class FullAfloat(Answer):
     curves: list[FullCurve]
     demands: list[Demand]
     by_load: LoadCurves | None
+    cautions: list[str]

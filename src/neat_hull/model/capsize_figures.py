@@ -140,3 +140,4 @@ class FullCapsize(Answer):
     drain: Drain | None
     legs_m: tuple[Point, Point]
     turning_m: list[tuple[Point, Point]]
+    cautions: list[str]

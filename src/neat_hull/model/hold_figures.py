@@ -136,3 +136,4 @@ class FullHold(Answer):
     lateral_x_m: float
     ends_x_m: tuple[float, float]
     surge_n: float
+    cautions: list[str]

@@ -133,3 +133,4 @@ class FullPower(Answer):
     charging: list[Charging]
     buy: list[BuyRow]
     ashore: list[Ashore]
+    cautions: list[str]

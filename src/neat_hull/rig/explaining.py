@@ -1,5 +1,6 @@
 """What every account of a figure afloat has in common: inputs, its band, and how sure it is."""
 
+from neat_hull.model.cautions import RATING_WINS
 from neat_hull.model.evidence import BandSource
 from neat_hull.model.how import How, HowRow
 from neat_hull.model.said import HowKind
@@ -13,7 +14,6 @@ _HULL = {
     "calibrated": "The hull has been tested afloat; the rest comes from your weights and the test.",
 }
 _NOTHING = 1e-4  # of a band's square: a part under a hundredth of it is not worth a line
-_WINS = "Use whichever limit is lower, the maker's or ours."
 
 
 def at_rest_or_raise(ev: Evaluated) -> AtRest:
@@ -68,6 +68,6 @@ def with_band(ev: Evaluated, how: How, kind: HowKind, figure: str) -> How:
         update={
             "band": HowRow(label="±", value=whole, kind=kind),
             "band_parts": parts,
-            "sure": f"{_HULL[band.hull]} {_WINS}",
+            "sure": f"{_HULL[band.hull]} {RATING_WINS}",
         }
     )

@@ -14,7 +14,7 @@ from neat_hull.physics.water.hydrostatics import equilibrium, settle, upright
 from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.stability import stability_of
 
-few = examples(12)
+few = examples(8)
 
 
 def pile(tape: Tape, off_m: float = 0.0) -> Loads:

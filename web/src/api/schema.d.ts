@@ -5450,6 +5450,8 @@ export interface components {
          */
         FullAfloat: {
             by_load: components["schemas"]["LoadCurves"] | null;
+            /** Cautions */
+            cautions: string[];
             /** Curves */
             curves: components["schemas"]["FullCurve"][];
             /** Demands */
@@ -5464,6 +5466,8 @@ export interface components {
          * @description All that is not live. legs_m is the zone of the legs: its low and its high corner.
          */
         FullCapsize: {
+            /** Cautions */
+            cautions: string[];
             /** Climbs */
             climbs: components["schemas"]["ClimbRow"][];
             drain: components["schemas"]["Drain"] | null;
@@ -5640,6 +5644,8 @@ export interface components {
             by_the_side: components["schemas"]["Leaning"];
             /** By The Side N */
             by_the_side_n: number;
+            /** Cautions */
+            cautions: string[];
             /** Elsewhere */
             elsewhere: components["schemas"]["HeldAt"][];
             /** Ends X M */
@@ -5709,6 +5715,8 @@ export interface components {
             ashore: components["schemas"]["Ashore"][];
             /** Buy */
             buy: components["schemas"]["BuyRow"][];
+            /** Cautions */
+            cautions: string[];
             /** Charging */
             charging: components["schemas"]["Charging"][];
             chart: components["schemas"]["DayChart"] | null;

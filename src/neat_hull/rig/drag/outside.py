@@ -5,7 +5,7 @@ of a slice lies outside the hull counts in the water where its middle is under t
 the wind.
 """
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from math import cos, radians, sin
 
@@ -19,7 +19,7 @@ from neat_hull.physics.water.floating import Rest
 from neat_hull.rig.drag import typical
 from neat_hull.rig.drag.section import breadths
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.rig.parents.base import footprint_m
+from neat_hull.rig.parents.base import Stand, footprint_m
 from neat_hull.rig.rigging import Stowed
 
 _SLICES, _ACROSS = 16, 6
@@ -89,19 +89,39 @@ def _rows(ev: Evaluated) -> dict[int, OpenThing | None]:
     the evaluation before."""
     known = {} if ev.before is None else ev.before.once(_rows)
     same = ev.rigged.placing.same if ev.before is not None else frozenset[int]()
+    kept = known.keys() & same
+    anew = [one for one in ev.rigged.stowed if one.thing_id not in kept and _in_the_open(ev, one)]
+    found = _open_things(ev, anew)
     return {
-        (i := one.thing_id): known[i] if i in same and i in known else _row(ev, one)
-        for one in ev.rigged.stowed
+        (i := one.thing_id): known[i] if i in kept else found.get(i) for one in ev.rigged.stowed
     }
 
 
-def _row(ev: Evaluated, one: Stowed) -> OpenThing | None:
-    placing, thing, stand = ev.rigged.placing, ev.thing(one.thing_id), one.stand
-    if stand.on_body or placing.covered(one.thing_id) or placing.under_seat(one.thing_id):
-        return None
-    half = 0.0 if thing.long else footprint_m(thing, stand.turn_deg)[1] / 2
-    slices = _slices(ev.rigged.floating.hull, thing, one, _least_z(ev, one))
-    return OpenThing(slices, stand.x_m, stand.y_m, half)
+def _in_the_open(ev: Evaluated, one: Stowed) -> bool:
+    placing, i = ev.rigged.placing, one.thing_id
+    return not (one.stand.on_body or placing.covered(i) or placing.under_seat(i))
+
+
+def _open_things(ev: Evaluated, shown: Sequence[Stowed]) -> dict[int, OpenThing]:
+    hull, things = ev.rigged.floating.hull, {one.thing_id: ev.thing(one.thing_id) for one in shown}
+    boxes = [one for one in shown if not things[one.thing_id].long]
+    poles = [one for one in shown if things[one.thing_id].long]
+    faces = _faces(hull, [(things[one.thing_id], one.stand) for one in boxes])
+    found = {}
+    for one, slices in zip(boxes, faces, strict=True):
+        half = footprint_m(things[one.thing_id], one.stand.turn_deg)[1] / 2
+        found[one.thing_id] = _open_thing(ev, one, slices, half)
+    for one in poles:
+        slices = _along(hull, things[one.thing_id], one.stand)
+        found[one.thing_id] = _open_thing(ev, one, slices, 0.0)
+    return found
+
+
+def _open_thing(ev: Evaluated, one: Stowed, slices: "Slices", half_m: float) -> OpenThing:
+    points, front, side = slices
+    hidden = points[:, 2] < _least_z(ev, one)
+    shown = points, np.where(hidden, 0.0, front), np.where(hidden, 0.0, side)
+    return OpenThing(shown, one.stand.x_m, one.stand.y_m, half_m)
 
 
 def _sheltered(seat_x_m: float, x: Array, y: Array, half: Array, dry_m2: Array) -> Flags:
@@ -125,35 +145,33 @@ def _least_z(ev: Evaluated, one: Stowed) -> float:
     return -np.inf if box.long else ev.rigged.by_id[holder].stand.base_z_m + box.height_m
 
 
+# Middles (n, 3), and the area of each slice out of the hull, from ahead and from the side.
 Slices = tuple[Array, Array, Array]
 
 
-def _slices(hull: Hull, thing: Thing, one: Stowed, least_z_m: float) -> Slices:
-    """Middles (n, 3), and the area of each slice from ahead and from the side: nothing in the hull,
-    nor in what it stands in."""
-    points, front, side = _along(hull, thing, one) if thing.long else _faces(hull, thing, one)
-    hidden = points[:, 2] < least_z_m
-    return points, np.where(hidden, 0.0, front), np.where(hidden, 0.0, side)
+def _faces(hull: Hull, boxes: Sequence[tuple[Thing, Stand]]) -> list[Slices]:
+    """Of boxes, all at once: each a grid of points on the face seen from ahead and on its side."""
+    if not boxes:
+        return []
+    sizes = [(*footprint_m(thing, stand.turn_deg), thing.height_m) for thing, stand in boxes]
+    along, across, high = np.array(sizes).T
+    x, y, base = np.array([(stand.x_m, stand.y_m, stand.base_z_m) for _, stand in boxes]).T
+    off = (np.arange(_ACROSS) + 0.5) / _ACROSS - 0.5
+    z = base[:, None] + high[:, None] * (np.arange(_SLICES) + 0.5) / _SLICES
+    # (box, face, slice, across): the face seen from ahead, then the one from the side.
+    at = np.empty((3, len(boxes), 2, _SLICES, _ACROSS))
+    at[0], at[1], at[2] = x[:, None, None, None], y[:, None, None, None], z[:, None, :, None]
+    at[1, :, 0] += (across[:, None] * off)[:, None]
+    at[0, :, 1] += (along[:, None] * off)[:, None]
+    within = breadths(hull).within(*at.reshape(3, -1)).reshape(at.shape[1:])
+    out = 1.0 - within.mean(axis=3)
+    thick = (high / _SLICES)[:, None]
+    front, side = thick * across[:, None] * out[:, 0], thick * along[:, None] * out[:, 1]
+    middle = np.stack(np.broadcast_arrays(x[:, None], y[:, None], z), axis=2)
+    return list(zip(middle, front, side, strict=True))
 
 
-def _faces(hull: Hull, thing: Thing, one: Stowed) -> Slices:
-    stand = one.stand
-    along, across = footprint_m(thing, stand.turn_deg)
-    off = np.tile((np.arange(_ACROSS) + 0.5) / _ACROSS - 0.5, _SLICES)
-    z = stand.base_z_m + thing.height_m * (np.arange(_SLICES) + 0.5) / _SLICES
-    nothing = np.zeros(len(off))
-    # The face seen from ahead, then the one from the side.
-    x = stand.x_m + along * np.append(nothing, off)
-    y = stand.y_m + across * np.append(off, nothing)
-    within = breadths(hull).within(x, y, np.tile(np.repeat(z, _ACROSS), 2))
-    ahead, beside = 1.0 - within.reshape(2, _SLICES, -1).mean(axis=2)
-    thick = thing.height_m / _SLICES
-    middle = np.column_stack((np.full(_SLICES, stand.x_m), np.full(_SLICES, stand.y_m), z))
-    return middle, thick * across * ahead, thick * along * beside
-
-
-def _along(hull: Hull, thing: Thing, one: Stowed) -> Slices:
-    stand = one.stand
+def _along(hull: Hull, thing: Thing, stand: Stand) -> Slices:
     share = (np.arange(_SLICES) + 0.5) / _SLICES
     butt, tip = np.array(stand.at(0.0)), np.array(stand.at(thing.length_m))
     points = butt + share[:, None] * (tip - butt)

@@ -6,6 +6,7 @@ import numpy as np
 
 from neat_hull.errors import DoesNotFloat, NoBalance
 from neat_hull.model.afloat import Capacity, FullAfloat, FullCurve, LoadCurves, Term
+from neat_hull.model.cautions import ANCHOR, NO_DRILL, RATING_WINS
 from neat_hull.model.said import Amount
 from neat_hull.physics.water import hydrostatics
 from neat_hull.physics.water.heels import FULL_RAD
@@ -26,7 +27,9 @@ def full_afloat(ev: Evaluated) -> FullAfloat:
     try:
         settled, curve, found = stability_of(rigged.floating, rigged.loads, density)
     except (DoesNotFloat, NoBalance) as trouble:
-        return FullAfloat(trouble=str(trouble), terms=[], curves=[], demands=[], by_load=None)
+        return FullAfloat(
+            trouble=str(trouble), terms=[], curves=[], demands=[], by_load=None, cautions=[]
+        )
     asked = solved(ev)
     curves = [_curve("seated", settled, curve, found)]
     more = {"standing": rigged.loads_with(standing_body(rigged))}
@@ -48,6 +51,7 @@ def full_afloat(ev: Evaluated) -> FullAfloat:
         curves=curves,
         demands=asked,
         by_load=_by_load(ev),
+        cautions=[RATING_WINS, ANCHOR, NO_DRILL],
     )
 
 

@@ -4,6 +4,7 @@ from collections.abc import Iterable
 
 import numpy as np
 
+from neat_hull.model.cautions import BOAT_ALONE
 from neat_hull.model.said import Said
 from neat_hull.rig import aboard
 from neat_hull.rig.bands import bands
@@ -12,10 +13,6 @@ from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.afloat.figures import afloat, why_not_afloat
 
-PASSIVE = (
-    "The figure is the boat alone, without your balance. "
-    "Try it in warm shallow water near shore, with help."
-)
 _ABOVE_M = 0.05  # over the gunwale and more counts as high
 _HEAVY_KG = 0.5
 _MIDDLE_SHARE = 0.30  # of the length, either way from where the boat sinks level
@@ -86,7 +83,7 @@ def unsteady_seated(ev: Evaluated) -> Iterable[Found]:
         Said.of("Stability (GM): only {}", length=lie.gm_m),
         Said.of("Lower weight, or the seat: {}", moment=short * ev.rigged.loads.total_kg),
         band=band.gm_m,
-        caution=PASSIVE,
+        caution=BOAT_ALONE,
     )
 
 

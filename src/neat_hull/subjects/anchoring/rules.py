@@ -5,6 +5,7 @@ from collections.abc import Iterable
 import numpy as np
 
 from neat_hull.model.boat import Cleat
+from neat_hull.model.cautions import ANCHOR
 from neat_hull.model.said import Said
 from neat_hull.rig import aboard
 from neat_hull.rig.evaluated import Evaluated
@@ -13,7 +14,6 @@ from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rules import Found, against, amount, past, rule
 from neat_hull.subjects.demands.figures import readings
 
-NEVER = "Never anchor from the side; be able to let go in one motion; mind current and tide."
 _MIDDLE_SHARE = 0.22  # of the length, either way from the middle: there a line pulls it over
 _BEAM_SHARE = 0.6  # of the half-breadth
 _REACHED = ("hand", "lean")
@@ -45,7 +45,7 @@ def cleat_unknown(ev: Evaluated) -> Iterable[Found]:
             Said.of("Measure the cleat or trolley, and add it on the Boat screen"),
             badness=1.0,
             thing_id=anchors[0],
-            caution=NEVER,
+            caution=ANCHOR,
         )
 
 
@@ -73,7 +73,7 @@ def cleat_at_the_beam(ev: Evaluated) -> Iterable[Found]:
                 at=(cleat.x_m, cleat.y_m, cleat.z_m),
                 figure=amount("length", off),
                 limit=amount("length", _MIDDLE_SHARE * hull.length_m),
-                caution=NEVER,
+                caution=ANCHOR,
             )
 
 
@@ -103,7 +103,7 @@ def cleat_out_of_hand(ev: Evaluated) -> Iterable[Found]:
         at=(cleat.x_m, cleat.y_m, cleat.z_m),
         figure=amount("length", short),
         limit=amount("length", 0.0),
-        caution=NEVER,
+        caution=ANCHOR,
     )
 
 
@@ -124,7 +124,7 @@ def anchored_by_the_stern(ev: Evaluated) -> Iterable[Found]:
             Said.of("Anchored by the stern: freeboard {}", length=reading.freeboard_m),
             Said.of("Lead the line to the bow"),
             thing_id=anchors[0],
-            caution=NEVER,
+            caution=ANCHOR,
         )
 
 

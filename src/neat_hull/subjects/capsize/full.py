@@ -17,6 +17,7 @@ from neat_hull.model.capsize_figures import (
     SchoolRow,
     Way,
 )
+from neat_hull.model.cautions import NO_DRILL
 from neat_hull.model.said import Verdict
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.explaining import at_rest_or_raise
@@ -64,6 +65,7 @@ def full_capsize(ev: Evaluated) -> FullCapsize:
         drain=_drain(ev),
         legs_m=(legs.lo_m, legs.hi_m),
         turning_m=[(one.lo_m, one.hi_m) for one in turning],
+        cautions=[NO_DRILL],
     )
 
 

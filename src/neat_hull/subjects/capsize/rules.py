@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 
+from neat_hull.model.cautions import NO_DRILL
 from neat_hull.model.said import Said, items
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
@@ -169,7 +170,7 @@ def sinks_when_full(ev: Evaluated) -> Iterable[Found]:
         figure=amount("mass", left),
         limit=amount("mass", wanted),
         limit_key="flooded",
-        caution="The audit is no drill: capsize and get back in, in warm shallow water, with help.",
+        caution=NO_DRILL,
     )
 
 

@@ -2,16 +2,12 @@
 
 from collections.abc import Iterable
 
+from neat_hull.model.cautions import BOAT_ALONE
 from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK
 from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.subjects.demands.figures import DemandReading, margin_key, readings
-
-PASSIVE = (
-    "The figure is the boat alone, without your balance. "
-    "Try it in warm shallow water near shore, with help."
-)
 
 
 @rule("unsteady-standing", topic="steadiness")
@@ -31,7 +27,9 @@ def unsteady_standing(ev: Evaluated) -> Iterable[Found]:
                 gm,
                 title,
                 Said.of("Stay seated, or move weight lower"),
-                caution=("Standing changes the risk: check that the maker allows it. " + PASSIVE),
+                caution=(
+                    "Standing changes the risk: check that the maker allows it. " + BOAT_ALONE
+                ),
             )
 
 
@@ -86,7 +84,7 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
             Said.of("Move weight lower, or don't do it in this boat"),
             badness=9.0,
             part=one.code,
-            caution=PASSIVE,
+            caution=BOAT_ALONE,
         )
         return
     if not past(ev, margin_key(one.code), one.margin_used):
@@ -100,7 +98,7 @@ def _margin(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
         why=_left(one),
         band=one.margin_band,
         part=one.code,
-        caution=PASSIVE,
+        caution=BOAT_ALONE,
     )
 
 
@@ -113,7 +111,7 @@ def _edge(ev: Evaluated, one: DemandReading) -> Iterable[Found]:
             Said.of(f"{one.title}: freeboard {{}}", length=one.freeboard_m),
             Said.of(_WAY_OUT.get(one.code, "Take weight ashore")),
             part=one.code,
-            caution=PASSIVE,
+            caution=BOAT_ALONE,
         )
 
 

@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from neat_hull.model.cautions import CURRENT
 from neat_hull.model.hold_figures import FullHold, HeldAt, Leaning
 from neat_hull.physics.resistance.line import shape
 from neat_hull.rig.drag.figures import full_drag, pull_n
@@ -40,6 +41,7 @@ def full_hold(ev: Evaluated) -> FullHold:
         lateral_x_m=full.drag.lateral[1],
         ends_x_m=(hull.x_aft_m, hull.x_fwd_m),
         surge_n=typical.CHOP * (0.0 if found is None else found.pull_n),
+        cautions=[CURRENT],
     )
 
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 
+from neat_hull.model.cautions import CURRENT
 from neat_hull.model.hold_figures import HoldFigures
 from neat_hull.model.said import Said
 from neat_hull.rig.drag.figures import pull_n
@@ -10,10 +11,6 @@ from neat_hull.rig.rules import Found, against, past, rule
 from neat_hull.subjects.hold.figures import hold
 from neat_hull.subjects.hold.gear import pole_id, tackle
 
-NEVER = (
-    "Anchoring in a current is the deadliest thing you can do from a kayak: by an end only, the "
-    "release within reach, a knife worn, a float on the line."
-)
 FOULED = "A fouled anchor does not come up: rig a trip line at its crown, or a link that breaks."
 POLE = "Poles break toward you; one left in when a wake comes pulls that end under."
 
@@ -38,7 +35,7 @@ def strong_current(ev: Evaluated) -> Iterable[Found]:
             Said.of("Held in a current of {}", speed=speed),
             Said.of("Don't anchor there: drift, or fish from the bank"),
             thing_id=_holder(found),
-            caution=NEVER,
+            caution=CURRENT,
         )
 
 
@@ -57,7 +54,7 @@ def by_the_stern(ev: Evaluated) -> Iterable[Found]:
             Said.of("Held by the stern: {} on the line", force=found.lies.pull_n),
             Said.of("Lead the line to the bow: {}", force=bow),
             thing_id=found.anchor.thing_id,
-            caution=NEVER,
+            caution=CURRENT,
         )
 
 
@@ -148,7 +145,7 @@ def lies_oblique(ev: Evaluated) -> Iterable[Found]:
             thing_id=None if found.anchor is None else found.anchor.thing_id,
             where=ev.whereabouts(found.at[0], 0.0),
             at=found.at,
-            caution=NEVER,
+            caution=CURRENT,
         )
 
 
@@ -244,7 +241,7 @@ def rope_runs(ev: Evaluated) -> Iterable[Found]:
             Said.of("Move its blocks, lead it lower, or move what is in its way"),
             badness=1.0,
             part=part,
-            caution=NEVER,
+            caution=CURRENT,
         )
     if not one.in_reach:
         yield Found(
@@ -254,7 +251,7 @@ def rope_runs(ev: Evaluated) -> Iterable[Found]:
             Said.of("Set its blocks so that the rope passes the seat"),
             badness=2.0,
             part="reach",
-            caution=NEVER,
+            caution=CURRENT,
         )
 
 
@@ -272,7 +269,7 @@ def no_float(ev: Evaluated) -> Iterable[Found]:
             Said.of("A float on the line, and the line through a cleat that lets go"),
             badness=0.5,
             thing_id=found.anchor.thing_id,
-            caution=NEVER,
+            caution=CURRENT,
         )
 
 

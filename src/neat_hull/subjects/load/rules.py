@@ -2,14 +2,13 @@
 
 from collections.abc import Iterable
 
+from neat_hull.model.cautions import RATING_WINS
 from neat_hull.model.said import Said, Verdict, capital
 from neat_hull.rig.bands import bands
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, rule
 from neat_hull.rig.settling import at_rest, deepest_at
 from neat_hull.subjects.load.figures import weight
-
-RATING_WINS = "Use whichever limit is lower, the maker's or ours."
 
 
 def _band_kg(ev: Evaluated) -> float | None:

@@ -1,6 +1,6 @@
 """The electrics of a setup: what stands at any time, its moments, and its day."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from functools import lru_cache
 from math import sqrt
 
@@ -69,28 +69,31 @@ def standing(ev: Evaluated) -> Standing | None:
     return None if known is None else _standing(known)
 
 
-@dataclass(frozen=True)
 class _Known:
-    """A case by what it says, so that what it comes to is kept: most changes of a setup leave its
-    wiring alone."""
+    """A case that can be looked up, so that what it comes to is kept: most changes of a setup leave
+    its wiring alone."""
 
-    text: str
-    case: PowerCase = field(compare=False)
+    def __init__(self, case: PowerCase) -> None:
+        self.case = case
+        self._hash = hash((case.name, *(one.length_m for one in case.wires)))
+
+    def __hash__(self) -> int:
+        return self._hash
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, _Known) and (self.case is other.case or self.case == other.case)
 
 
 def _known(ev: Evaluated) -> _Known | None:
     case = ev.once(wired).case
-    if case is None:
-        return None
-    return ev.again("power case", case, lambda: _Known(case.model_dump_json(), case))
+    return None if case is None else _Known(case)
 
 
 @lru_cache(maxsize=8)
 def _standing(of: _Known) -> Standing:
     case = of.case
-    still: dict[str, object] = {"day": None, "home": None, "moments": [], "chargers": []}
     made = circuit(case)
-    report, _ = worked_out(Circuit(case.model_copy(update=still), made.batteries, made.banks))
+    report, _ = worked_out(made, standing=True)
     moments, dark = list[Row](), list[str]()
     findings: list[Row] = list(report["findings"])
     for one in case.moments:

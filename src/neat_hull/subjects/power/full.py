@@ -1,5 +1,6 @@
 """The electrics in full, on request."""
 
+from neat_hull.model.cautions import FUSED, LITHIUM, NO_WAY_HOME, WET_BATTERY, WIRING
 from neat_hull.model.power_day import Charging, FullPower
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.power.buying import ashore, to_buy
@@ -27,6 +28,7 @@ def full_power(ev: Evaluated) -> FullPower:
         charging=_charging(ev),
         buy=to_buy(ev),
         ashore=ashore(ev),
+        cautions=[FUSED, LITHIUM, WET_BATTERY, NO_WAY_HOME, WIRING],
     )
 
 

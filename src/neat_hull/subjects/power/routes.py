@@ -45,16 +45,19 @@ def post_m(ev: Evaluated, thing_id: int) -> Point:
 def routes(ev: Evaluated) -> dict[int, Route]:
     """Of each conductor whose ends are both aboard."""
     aboard = ev.rigged.by_id
-    return {
-        key: _route(ev, key, one)
+    ends = {
+        key: (one, post_m(ev, one.start), post_m(ev, one.end))
         for key, one in ev.setup.power.conductors.items()
         if one.start in aboard and one.end in aboard
     }
+    found = ev.again_each(
+        "power route", ends, lambda some: {key: _route(key, *ends[key]) for key in some}
+    )
+    return dict(zip(ends, found, strict=True))
 
 
-def _route(ev: Evaluated, key: int, one: Conductor) -> Route:
-    between = [(p.x_m, p.y_m, p.z_m) for p in one.points]
-    points = (post_m(ev, one.start), *between, post_m(ev, one.end))
+def _route(key: int, one: Conductor, start_m: Point, end_m: Point) -> Route:
+    points = (start_m, *((p.x_m, p.y_m, p.z_m) for p in one.points), end_m)
     length = one.length_m or length_m(points, one.disconnects)
     return Route(key, points, tuple(p.by for p in one.points), length)
 
@@ -240,13 +243,20 @@ def _on_tracks(straight: _Straight, tracks: Sequence[Track]) -> dict[tuple[int, 
     told: dict[tuple[int, int], list[Rub]] = {one: [] for one in straight}
     if not tracks:
         return told
-    from_m = np.array([(t.x_m - t.length_m / 2, t.y_m, t.z_m) for t in tracks])
-    to_m = np.array([(t.x_m + t.length_m / 2, t.y_m, t.z_m) for t in tracks])
-    rails = rods(from_m, to_m, np.zeros(len(tracks)))
-    for one, n, gap_m, at in _gaps(straight, rails, _boxes(rails, RUB_M)):
+    rails, boxes = _rails(tuple((t.x_m, t.y_m, t.z_m, t.length_m) for t in tracks))
+    for one, n, gap_m, at in _gaps(straight, rails, boxes):
         if gap_m < RUB_M:
             told[one].append(Rub(one[0], tracks[n].name, at))
     return told
+
+
+@lru_cache(maxsize=16)
+def _rails(tracks: tuple[tuple[float, float, float, float], ...]) -> tuple[Solids, _Boxes]:
+    """Tracks of such middles and lengths as lines, with boxes about them."""
+    x, y, z, long = np.array(tracks).T
+    from_m, to_m = (np.column_stack((end, y, z)) for end in (x - long / 2, x + long / 2))
+    rails = rods(from_m, to_m, np.zeros(len(tracks)))
+    return rails, _boxes(rails, RUB_M)
 
 
 BESIDE_M, BESIDE_FOR_M, CROSSING_DEG = 0.10, 0.30, 30.0

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, NamedTuple
 
 from neat_hull.model.power import Conductor, Duty, Power
 from neat_hull.model.power_case import (
@@ -48,16 +48,20 @@ class Wired:
 
 def wired(ev: Evaluated) -> Wired:
     """The electrics of a setup; without a battery aboard there is no case."""
-    setup, placing = ev.setup, ev.rigged.placing
-    electric = [i for i in sorted(setup.places) if _electric(setup.things[i])]
+    setup, placing, aboard = ev.setup, ev.rigged.placing, tuple(sorted(ev.setup.places))
+    electric = ev.again("power electric", (setup.things, aboard), lambda: _electric(ev, aboard))
     shut_in = [(i, placing.covered(i), placing.in_hatch(i)) for i in electric]
     hangs_on = (setup.name, setup.power, setup.things, setup.water_temp_c, shut_in,
                 ev.once(routes))  # fmt: skip
     return ev.again("power wired", hangs_on, lambda: _wired(ev, electric))
 
 
-def _electric(thing: Thing) -> bool:
-    return thing.battery is not None or thing.draw is not None or thing.fuse is not None
+def _electric(ev: Evaluated, aboard: Iterable[int]) -> list[int]:
+    return [
+        i
+        for i in aboard
+        if (one := ev.thing(i)).battery is not None or one.draw is not None or one.fuse is not None
+    ]
 
 
 def _wired(ev: Evaluated, aboard: list[int]) -> Wired:
@@ -153,27 +157,23 @@ def _case(
     loads: tuple[int, ...],
     node: dict[int, str],
 ) -> PowerCase:
-    power, lying = ev.setup.power, ev.once(routes)
-    named = {wire_name(key): key for key in wires}
+    power = ev.setup.power
+    laid = {key: _laid(ev, key) for key in (*wires, *leads.values())}
+    fitted = {i: _fitted(ev, i, banks[i], laid.get(leads.get(i, -1))) for i in batteries}
+    from_wire = {key: (laid[key], start) for key, start in wires.items()}
     at = tuple(node[i] for i in loads)
     hangs_on = power, ev.setup.things, batteries, loads, at
     return PowerCase.model_construct(
         name=ev.setup.name,
-        batteries=[
-            _battery(ev, i, banks[i], _conductor(ev, power.conductors[leads[i]], lying[leads[i]])
-                     if i in leads else None)
-            for i in batteries
-        ],
-        wires=[
-            CaseWire.model_construct(
-                name=name, from_=wires[key],
-                **dict(_conductor(ev, power.conductors[key], lying[key])),
-            )
-            for name, key in named.items()
-        ],
-        # Of what no wire's length changes.
+        # Where one end moves, most of it stays as it is; of the plan no wire's length is a part.
+        batteries=ev.again_each(
+            "power battery", fitted, lambda some: {i: _battery(i, fitted[i]) for i in some}
+        ),
+        wires=ev.again_each(
+            "power wire", from_wire, lambda some: {i: _wire(i, *from_wire[i]) for i in some}
+        ),
         **ev.again("power plan", hangs_on, lambda: _plan(ev, batteries, loads, at)),
-    )  # fmt: skip
+    )
 
 
 def _plan(
@@ -198,46 +198,81 @@ def _plan(
     }  # fmt: skip
 
 
-def _battery(ev: Evaluated, i: int, bank: str, lead: CaseConductor | None) -> CaseBattery:
-    thing = ev.thing(i)
+class _Laid(NamedTuple):
+    """A conductor as it lies."""
+
+    one: Conductor
+    length_m: float
+    hot: bool  # under the deck, or in a box in the sun
+    air_c: float
+
+
+def _laid(ev: Evaluated, key: int) -> _Laid:
+    one = ev.setup.power.conductors[key]
+    hot = any(ev.rigged.placing.covered(i) for i in (one.start, one.end))
+    return _Laid(one, ev.once(routes)[key].length_m, hot, ev.setup.power.air_c)
+
+
+def _conductor(laid: _Laid) -> dict[str, Any]:
+    """Its fields in a case."""
+    one = laid.one
+    return {
+        "awg": one.awg,
+        "area_mm2": one.area_mm2,
+        "length_m": laid.length_m,
+        "temperature_c": laid.air_c,
+        "joints_ohm": typical.joints_ohm(one),
+        "fuse_a": one.fuse_a,
+        "fuse_at_m": one.fuse_at_m,
+        "insulation_c": one.insulation_c,
+        "around_c": typical.HOT_HULL_C if laid.hot else typical.AROUND_C,
+        "bundled": one.bundled,
+    }
+
+
+def _wire(key: int, laid: _Laid, from_: str) -> CaseWire:
+    return CaseWire.model_construct(name=wire_name(key), from_=from_, **_conductor(laid))
+
+
+class _Fitted(NamedTuple):
+    """A battery where it stands, full as it starts, and its lead."""
+
+    thing: Thing
+    bank: str
+    lead: _Laid | None
+    start_soc: float
+    temperature_c: float
+
+
+def _fitted(ev: Evaluated, i: int, bank: str, lead: _Laid | None) -> _Fitted:
+    water_c, power = ev.setup.water_temp_c, ev.setup.power
+    below = ev.rigged.placing.in_hatch(i)  # there it takes the temperature of the water
+    around_c = water_c if below and water_c is not None else power.air_c
+    return _Fitted(ev.thing(i), bank, lead, power.charge.get(i, 1.0), around_c)
+
+
+def _battery(i: int, fitted: _Fitted) -> CaseBattery:
+    thing, lead = fitted.thing, fitted.lead
     one = thing.battery
     assert one is not None, "asked for batteries"
-    water_c, second = ev.setup.water_temp_c, typical.second_rating(thing, one)
-    below = ev.rigged.placing.in_hatch(i)  # there it takes the temperature of the water
     return CaseBattery.model_construct(
         name=str(i),
-        bank=bank,
+        bank=fitted.bank,
         chemistry=one.chemistry,
         capacity_ah=typical.capacity_ah(thing, one),
         rated_hours=typical.rated_hours(one),
         resistance_ohm=typical.resistance_ohm(thing, one),
         usable_share=typical.usable_share(one),
-        start_soc=ev.setup.power.charge.get(i, 1.0),
+        start_soc=fitted.start_soc,
         series=one.series,
         health_share=one.health_share,
-        temperature_c=water_c if below and water_c is not None else ev.setup.power.air_c,
-        second_rating=second,
+        temperature_c=fitted.temperature_c,
+        second_rating=typical.second_rating(thing, one),
         cut_off_v=one.cut_off_v,
         max_discharge_a=one.max_discharge_a,
         max_charge_a=one.max_charge_a,
         mass_kg=thing.mass_now_kg,
-        lead=lead,
-    )  # fmt: skip
-
-
-def _conductor(ev: Evaluated, one: Conductor, lies: Route) -> CaseConductor:
-    hot = any(ev.rigged.placing.covered(i) for i in (one.start, one.end))
-    return CaseConductor.model_construct(
-        awg=one.awg,
-        area_mm2=one.area_mm2,
-        length_m=lies.length_m,
-        temperature_c=ev.setup.power.air_c,
-        joints_ohm=typical.joints_ohm(one),
-        fuse_a=one.fuse_a,
-        fuse_at_m=one.fuse_at_m,
-        insulation_c=one.insulation_c,
-        around_c=typical.HOT_HULL_C if hot else typical.AROUND_C,
-        bundled=one.bundled,
+        lead=None if lead is None else CaseConductor.model_construct(**_conductor(lead)),
     )
 
 

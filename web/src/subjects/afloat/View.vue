@@ -3,6 +3,7 @@
 import { useElementSize, watchDebounced } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { api, ask, type DemandNumbers, type FullAfloat } from '@/api/client'
+import CautionLines from '@/kit/CautionLines.vue'
 import { useAsked } from '@/kit/useAsked'
 import LoadChart from './LoadChart.vue'
 import RightingChart from './RightingChart.vue'
@@ -149,10 +150,7 @@ const SCHOOL = {
             </li>
           </ul>
         </template>
-        <p class="soft">
-          Use whichever limit is lower, the maker's or ours. Never anchor from the side; be able to
-          let go in one motion. Try a capsize and getting back in, in warm shallow water with help.
-        </p>
+        <CautionLines :cautions="sheet.cautions" />
       </section>
     </template>
     <p v-else-if="busy" class="soft trouble" role="status">Working it out…</p>

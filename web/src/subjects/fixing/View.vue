@@ -2,6 +2,7 @@
 /** Fixing: every mount and hole on the boat, what pulls at the chosen one, and what else to do. */
 import { computed, ref, watch } from 'vue'
 import { api, ask, type FullFixing, type Schemas } from '@/api/client'
+import CautionLines from '@/kit/CautionLines.vue'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { show } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
@@ -250,7 +251,7 @@ const template = (key: string, form = 'pdf', inside = false) =>
         <p v-for="(one, i) in full.regrets" :key="i" class="watch">
           {{ told(one.text, one.amounts ?? [], look.units) }}
         </p>
-        <p v-for="text in full.plan.cautions" :key="text" class="soft">{{ text }}</p>
+        <CautionLines :cautions="full.plan.cautions" />
       </div>
     </section>
     <div v-if="full" class="card pad wide">

@@ -2,6 +2,7 @@
 /** The order of the work: steps to tick off, tools, bits, and what to have ready. */
 import { computed } from 'vue'
 import { api, ask, type Schemas } from '@/api/client'
+import CautionLines from '@/kit/CautionLines.vue'
 import { show } from '@/kit/units'
 import { told } from '@/kit/words'
 import { useLook } from '@/setup/look'
@@ -123,7 +124,7 @@ const amount = (count: number, unit: string) =>
         <p>{{ plan.tools.join(', ') || 'none' }}</p>
       </div>
       <div class="card">
-        <p v-for="text in plan.cautions" :key="text" class="soft">{{ text }}</p>
+        <CautionLines :cautions="plan.cautions" />
       </div>
     </section>
   </div>

@@ -11,6 +11,7 @@ import {
   type Schemas,
   type HoldPlan,
 } from '@/api/client'
+import CautionLines from '@/kit/CautionLines.vue'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { show, type Kind } from '@/kit/units'
 import { listWords, trimWords } from '@/kit/words'
@@ -245,10 +246,7 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
         @take="take({ trolley: $event })"
       />
       <TopicFindings topic="anchor" fine="It holds as set" class="gap">
-        <p class="soft">
-          Anchoring in a current is the deadliest thing you can do from a kayak: by an end only, the
-          release within reach, a knife worn, a float on the line.
-        </p>
+        <CautionLines :cautions="full.answer.value?.cautions" />
       </TopicFindings>
     </section>
     <HowDrawer

@@ -3,6 +3,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { api, ask, type Conductor, type FullPower, type Thing } from '@/api/client'
+import CautionLines from '@/kit/CautionLines.vue'
 import { useAsked } from '@/kit/useAsked'
 import { show } from '@/kit/units'
 import { wireOf, wiresOf, worstByWire } from '@/drawing/wires'
@@ -351,13 +352,7 @@ const aboard = computed(() => [...store.places.keys()])
       :units="look.units"
       @close="figure = null"
     />
-    <p class="soft wide">
-      Fuse each battery at its positive post. A lithium battery takes its own kind of charger, never
-      below freezing, and never unattended aboard. Salt water and a battery make gas and heat:
-      disconnect, rinse, no closed hatch with a wet battery. A dead screen won't get you home: keep
-      compass, light and phone on their own batteries. What a wire carries are usual values; makers’
-      labels, laws and standards win, and work beyond your skill goes to a qualified installer.
-    </p>
+    <CautionLines class="wide" :cautions="full?.cautions" />
   </div>
 </template>
 

@@ -3,6 +3,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { api, ask, type FullCapsize, type SafetyPlan } from '@/api/client'
+import CautionLines from '@/kit/CautionLines.vue'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { show } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
@@ -226,9 +227,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
         class="gap"
       />
       <TopicFindings topic="basics" title="The basics" fine="The basics are there" class="gap" />
-      <p class="soft drill">
-        The audit is no drill: capsize and get back in, in warm shallow water, with help.
-      </p>
+      <CautionLines class="drill" :cautions="full.answer.value?.cautions" />
     </section>
     <section class="side" aria-label="Lines, and what floats it">
       <div v-if="full.answer.value" class="card pad">

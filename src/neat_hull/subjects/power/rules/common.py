@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 
 from neat_hull.model.base import Point
+from neat_hull.model.cautions import WIRING
 from neat_hull.model.power_figures import ConductorFigure
 from neat_hull.model.said import Amount, Said, Verdict
 from neat_hull.rig.evaluated import Evaluated
@@ -10,17 +11,6 @@ from neat_hull.rig.rules import Found
 from neat_hull.subjects.power.figures import power, standing
 from neat_hull.subjects.power.rows import Row
 from neat_hull.subjects.power.wiring import wire_name, wired
-
-USUAL = (
-    "Usual values: makers' labels, laws and standards win over them, and work beyond your skill "
-    "goes to a qualified installer."
-)
-LITHIUM = (
-    "Lithium takes a charger of its own kind, never below freezing, and never unattended aboard."
-)
-NO_WAY_HOME = (
-    "A dead screen won't get you home: keep compass, light and phone on their own batteries."
-)
 
 
 def conductors(ev: Evaluated) -> dict[int, ConductorFigure]:
@@ -78,7 +68,7 @@ def of_wire(
         thing_id=one.end,
         part=f"wire {figure.key}",
         at=middle(figure),
-        caution=USUAL,
+        caution=WIRING,
         figure=now,
         limit=limit,
     )

@@ -4,15 +4,12 @@ from collections.abc import Iterable
 
 import numpy as np
 
+from neat_hull.model.cautions import LITHIUM, NO_WAY_HOME
 from neat_hull.model.said import Said, plain
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.power.figures import lived, power, standing
-from neat_hull.subjects.power.rules.common import (
-    LITHIUM,
-    NO_WAY_HOME,
-)
 from neat_hull.subjects.power.wiring import wired
 
 _REST_C = 0.2  # current between packs at rest, of their capacity in Ah

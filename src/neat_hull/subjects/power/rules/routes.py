@@ -1,10 +1,12 @@
 """Where wires run: over the water, off the legs, held, and not rubbing."""
 
 from collections.abc import Iterable
+from functools import partial
 from itertools import pairwise
 from math import dist
 
 from neat_hull.model.base import Point
+from neat_hull.model.cautions import WIRING
 from neat_hull.model.said import Said, capital, plain
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
@@ -13,16 +15,14 @@ from neat_hull.subjects.power.routes import (
     BESIDE_M,
     HELD,
     RUB_M,
+    Route,
     among_the_legs,
     beside_motors,
     heights,
     on_tracks,
     routes,
 )
-from neat_hull.subjects.power.rules.common import (
-    USUAL,
-    wire_words,
-)
+from neat_hull.subjects.power.rules.common import wire_words
 
 
 @rule("power-gland-low", topic="power")
@@ -48,7 +48,7 @@ def gland_low(ev: Evaluated) -> Iterable[Found]:
             part=f"wire {one.key} at {one.at}",
             at=one.point,
             where=ev.whereabouts(one.point[0], one.point[1]),
-            caution=USUAL,
+            caution=WIRING,
         )
 
 
@@ -123,7 +123,7 @@ def hangs_free(ev: Evaluated) -> Iterable[Found]:
         one = ev.setup.power.conductors[key]
         if all(ev.rigged.placing.covered(i) for i in (one.start, one.end)):
             continue
-        free, at = _longest_free(route.points, route.held)
+        free, at = ev.again(("power free", key), route, partial(_longest_free, route))
         if past(ev, "free wire", free):
             yield from against(
                 ev,
@@ -138,8 +138,9 @@ def hangs_free(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-def _longest_free(points: tuple[Point, ...], held: tuple[str, ...]) -> tuple[float, Point]:
+def _longest_free(route: Route) -> tuple[float, Point]:
     """The longest way between two places that hold a wire, its ends among them, and its middle."""
+    points, held = route.points, route.held
     best, at, since, began = 0.0, points[0], 0.0, points[0]
     for n, (a, b) in enumerate(pairwise(points)):
         since += dist(a, b)

@@ -2,17 +2,13 @@
 
 from collections.abc import Iterable
 
+from neat_hull.model.cautions import NO_WAY_HOME, WIRING
 from neat_hull.model.said import Said, plain
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
 from neat_hull.subjects.power.figures import lived, power, standing
 from neat_hull.subjects.power.rows import Row
-from neat_hull.subjects.power.rules.common import (
-    NO_WAY_HOME,
-    USUAL,
-    conductors,
-    wire_words,
-)
+from neat_hull.subjects.power.rules.common import conductors, wire_words
 from neat_hull.subjects.power.sizing import gauge_for
 from neat_hull.subjects.power.wiring import way_back
 
@@ -110,7 +106,7 @@ def drop(ev: Evaluated) -> Iterable[Found]:
             ),
             clear,
             thing_id=load.thing_id,
-            caution=USUAL,
+            caution=WIRING,
         )
 
 
@@ -149,7 +145,7 @@ def battery_over(ev: Evaluated) -> Iterable[Found]:
             part=code,
             figure=amount("current" if over else "voltage", row["value"]),
             limit=amount("current" if over else "voltage", row["limit"]),
-            caution=USUAL,
+            caution=WIRING,
         )
 
 

@@ -2,13 +2,13 @@
 
 from collections.abc import Iterable
 
+from neat_hull.model.cautions import WIRING
 from neat_hull.model.said import Said, capital
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
 from neat_hull.subjects.power.conductors import FUSE_ROOM
 from neat_hull.subjects.power.figures import power, standing
 from neat_hull.subjects.power.rules.common import (
-    USUAL,
     conductors,
     middle,
     of_wire,
@@ -83,7 +83,7 @@ def fuse_far(ev: Evaluated) -> Iterable[Found]:
             thing_id=ev.setup.power.conductors[figure.key].end,
             part=f"wire {figure.key}",
             at=middle(figure),
-            caution=USUAL,
+            caution=WIRING,
         )
 
 
