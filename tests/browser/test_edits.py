@@ -5,7 +5,7 @@ from collections.abc import Callable
 from typing import Any
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 from tests.servers import Server
 
 CRATE, SEAT = 9, 1
@@ -239,3 +239,49 @@ def test_a_save_that_is_refused_leaves_what_was_typed(bench: Page, server: Serve
     expect(bench.get_by_test_id("banner")).to_contain_text("does not float")
     expect(bench.get_by_test_id("hull_mass_kg")).to_have_value(re.compile("^399"))
     assert kept(bench, server)["boat"]["hull_mass_kg"] == 33.5
+
+
+def test_a_figure_typed_key_by_key_stands_as_it_was_typed(bench: Page, server: Server) -> None:
+    bench.goto(f"{server.url}/log")
+    bench.get_by_test_id("tell").click()
+    hours = bench.get_by_test_id("trip-hours")
+    hours.press_sequentially("2.5")
+    expect(hours).to_have_value("2.5")
+
+
+@pytest.mark.parametrize(
+    ("at", "first", "text", "second", "keys", "field"),
+    [
+        ("day", "latitude", "61.5", "longitude", "-8.2", "outing.longitude_deg"),
+        ("money", "currency", "kr", "trips", "14", "money.trips"),
+        ("hold", "hold-depth", "6", "hold-scope", "7.5", "demands.scope"),
+    ],
+)
+def test_what_is_typed_while_an_answer_comes_stays(
+    bench: Page, server: Server, at: str, first: str, text: str, second: str, keys: str, field: str
+) -> None:
+    held: list[Route] = []
+
+    def hold_the_first(route: Route) -> None:
+        if held:
+            route.continue_()
+        else:
+            held.append(route)
+
+    bench.goto(f"{server.url}/{at}")
+    if at == "day":
+        bench.get_by_text("Where, for the sun").click()
+    bench.route("**/api/v1/setups/1", hold_the_first)
+    bench.get_by_test_id(first).fill(text)
+    bench.get_by_test_id(first).press("Tab")
+    typed = bench.get_by_test_id(second)
+    typed.press("Control+a")
+    typed.press_sequentially(keys)
+    until(bench, lambda: bool(held))
+    with bench.expect_response(lambda answer: answer.request.method == "PATCH"):
+        held[0].continue_()
+    saved(bench)
+    expect(typed).to_have_value(keys)
+    typed.press("Tab")
+    section, name = field.split(".")
+    until(bench, lambda: kept(bench, server)[section][name] == float(keys))

@@ -3,8 +3,14 @@ export const pick = (event: Event): string => (event.target as HTMLSelectElement
 
 export const ticked = (event: Event): boolean => (event.target as HTMLInputElement).checked
 
-/** The number typed, with a point or a comma; null where there is none. */
-export const typed = (event: Event): number | null => {
-  const value = Number.parseFloat((event.target as HTMLInputElement).value.replace(',', '.'))
+/** The number in a text, with a point or a comma; null where there is none. */
+export function numberIn(text: string): number | null {
+  const value = Number.parseFloat(text.replace(',', '.'))
   return Number.isFinite(value) ? value : null
+}
+
+/** The same where it is more than nothing; null for all else. */
+export function positiveIn(text: string): number | null {
+  const value = numberIn(text)
+  return value !== null && value > 0 ? value : null
 }

@@ -3,7 +3,8 @@
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
 import { CHEMISTRY } from './thingWords'
-import { pick, ticked, typed } from '@/kit/heard'
+import CellInput from '@/kit/CellInput.vue'
+import { numberIn, pick, ticked } from '@/kit/heard'
 
 type Battery = NonNullable<Thing['battery']>
 type Draw = NonNullable<Thing['draw']>
@@ -27,7 +28,11 @@ function setDraw(fields: Partial<Draw>): void {
 function setAmount(unit: Unit, value: number | null): void {
   if (value !== null) setDraw({ watts: null, amps: null, ohms: null, [unit]: value })
 }
-const BATTERY: [keyof Battery, string][] = [
+/** Fields that are a number, or not said. */
+type Amount<T> = {
+  [K in keyof T]-?: NonNullable<T[K]> extends number ? K : never
+}[keyof T]
+const BATTERY: [Amount<Battery>, string][] = [
   ['capacity_ah', 'Capacity, Ah'],
   ['rated_hours', 'rated over, h'],
   ['second_ah', 'Second capacity, Ah'],
@@ -40,7 +45,7 @@ const BATTERY: [keyof Battery, string][] = [
   ['health_share', 'Health, 0.2–1'],
   ['series', '12 V blocks in series'],
 ]
-const DRAW: [keyof Draw, string][] = [
+const DRAW: [Amount<Draw>, string][] = [
   ['min_v', 'Works from, V'],
   ['start_level', 'Starts with, times full'],
   ['efficiency', 'Converter, 0–1'],
@@ -75,13 +80,13 @@ const DRAW: [keyof Draw, string][] = [
       >
       <label v-for="[field, word] in BATTERY" :key="field"
         >{{ word }}
-        <input
+        <CellInput
           type="number"
           step="any"
           min="0"
-          :value="battery[field] ?? ''"
+          :value="battery[field]"
           placeholder="typical"
-          @change="setBattery({ [field]: typed($event) })"
+          @take="setBattery({ [field]: numberIn($event) })"
       /></label>
       <label class="tick"
         ><input
@@ -99,13 +104,13 @@ const DRAW: [keyof Draw, string][] = [
       <label
         >At full
         <span class="pair">
-          <input
+          <CellInput
             type="number"
             step="any"
             min="0"
-            aria-label="Draw at full"
+            label="Draw at full"
             :value="draw[unitOf(draw)]"
-            @change="setAmount(unitOf(draw), typed($event))"
+            @take="setAmount(unitOf(draw), numberIn($event))"
           />
           <select
             :value="unitOf(draw)"
@@ -127,13 +132,13 @@ const DRAW: [keyof Draw, string][] = [
       >
       <label v-for="[field, word] in DRAW" :key="field"
         >{{ word }}
-        <input
+        <CellInput
           type="number"
           step="any"
           min="0"
-          :value="draw[field] ?? ''"
+          :value="draw[field]"
           placeholder="none"
-          @change="setDraw({ [field]: typed($event) ?? (field === 'idle_w' ? 0 : null) })"
+          @take="setDraw({ [field]: numberIn($event) ?? (field === 'idle_w' ? 0 : null) })"
       /></label>
       <label class="tick"
         ><input

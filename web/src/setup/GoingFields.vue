@@ -2,9 +2,10 @@
 /** What drives a boat or holds it: anchor, drogue, motor; empty fields are typical of it. */
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
+import CellInput from '@/kit/CellInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Kind, Units } from '@/kit/units'
-import { pick, ticked, typed } from '@/kit/heard'
+import { numberIn, pick, ticked } from '@/kit/heard'
 
 type Anchor = NonNullable<Thing['anchor']>
 type Drogue = NonNullable<Thing['drogue']>
@@ -63,12 +64,12 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         /></label>
         <label
           >Line thickness, mm
-          <input
+          <CellInput
             type="number"
             step="any"
             min="2"
             :value="anchor.rope_mm"
-            @change="typed($event) !== null && setAnchor({ rope_mm: typed($event)! })"
+            @take="setAnchor({ rope_mm: numberIn($event) ?? anchor.rope_mm })"
         /></label>
         <label
           >Chain
@@ -81,12 +82,12 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         /></label>
         <label
           >Chain, kg a metre
-          <input
+          <CellInput
             type="number"
             step="any"
             min="0"
             :value="anchor.chain_kg_m"
-            @change="typed($event) !== null && setAnchor({ chain_kg_m: typed($event)! })"
+            @take="setAnchor({ chain_kg_m: numberIn($event) ?? anchor.chain_kg_m })"
         /></label>
         <label class="tick"
           ><input
@@ -127,13 +128,13 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         >
         <label v-if="!anchor.solid"
           >Wall, mm
-          <input
+          <CellInput
             type="number"
             step="any"
             min="0.5"
-            :value="anchor.wall_mm ?? ''"
+            :value="anchor.wall_mm"
             placeholder="typical"
-            @change="setAnchor({ wall_mm: typed($event) })"
+            @take="setAnchor({ wall_mm: numberIn($event) })"
         /></label>
       </template>
       <label class="tick"

@@ -2,7 +2,8 @@
 /** What a thing is when it goes wrong: how much it lifts, what it bails, the light and flag it shows. */
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
-import { pick, ticked, typed } from '@/kit/heard'
+import CellInput from '@/kit/CellInput.vue'
+import { numberIn, pick, ticked } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 
@@ -69,24 +70,24 @@ function setLamp(fields: Partial<Lamp>): void {
       /></label>
       <label
         >Strength, candela
-        <input
+        <CellInput
           type="number"
           step="any"
           min="0.01"
-          :value="lamp.candela ?? ''"
+          :value="lamp.candela"
           placeholder="typical"
-          @change="setLamp({ candela: typed($event) })"
+          @take="setLamp({ candela: numberIn($event) })"
       /></label>
       <label
         >Shines off level, °
-        <input
+        <CellInput
           type="number"
           step="any"
           min="0"
           max="90"
-          :value="lamp.vertical_deg ?? ''"
+          :value="lamp.vertical_deg"
           placeholder="typical"
-          @change="setLamp({ vertical_deg: typed($event) })"
+          @take="setLamp({ vertical_deg: numberIn($event) })"
       /></label>
     </div>
   </template>

@@ -2,8 +2,9 @@
 /** The phases of the day in their order, when it begins, and where. */
 import type { DayPlan } from '@/api/client'
 import { CHOICES, USUAL } from '@/api/words'
+import CellInput from '@/kit/CellInput.vue'
 import { clock, hourOf } from '@/kit/clock'
-import { pick, typed } from '@/kit/heard'
+import { numberIn, pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 import type { DayChange } from '@/setup/changing'
@@ -16,8 +17,8 @@ const set = (i: number, fields: Partial<Phase>) =>
   emit('take', { phases: phases().map((one, n) => (n === i ? { ...one, ...fields } : one)) })
 const add = () => emit('take', { phases: [...phases(), { ...USUAL.DayPhase, kind: 'fish' }] })
 const drop = (i: number) => emit('take', { phases: phases().filter((_, n) => n !== i) })
-function begin(event: Event): void {
-  const hour = hourOf(pick(event))
+function begin(text: string): void {
+  const hour = hourOf(text)
   if (hour !== null) emit('take', { start_h: hour })
 }
 const ZONES =
@@ -30,21 +31,21 @@ const ZONES =
     <div class="fields">
       <label
         >Begins at
-        <input
+        <CellInput
           type="time"
           :value="clock(plan.start_h).padStart(5, '0')"
-          aria-label="The day begins at"
+          label="The day begins at"
           data-testid="start-h"
-          @change="begin"
+          @take="begin"
       /></label>
       <label
         >on
-        <input
+        <CellInput
           type="date"
           :value="day"
-          aria-label="Day of the trip"
+          label="Day of the trip"
           data-testid="day-on"
-          @change="emit('day', pick($event) || null)"
+          @take="emit('day', $event || null)"
       /></label>
     </div>
     <ul>
@@ -91,25 +92,25 @@ const ZONES =
       <div class="fields">
         <label
           >Latitude
-          <input
+          <CellInput
             type="number"
             step="any"
             min="-90"
             max="90"
             :value="plan.latitude_deg"
             data-testid="latitude"
-            @change="emit('take', { latitude_deg: typed($event) })"
+            @take="emit('take', { latitude_deg: numberIn($event) })"
         /></label>
         <label
           >Longitude, east +
-          <input
+          <CellInput
             type="number"
             step="any"
             min="-180"
             max="180"
             :value="plan.longitude_deg"
             data-testid="longitude"
-            @change="emit('take', { longitude_deg: typed($event) ?? 0 })"
+            @take="emit('take', { longitude_deg: numberIn($event) ?? 0 })"
         /></label>
         <label
           >Clock of

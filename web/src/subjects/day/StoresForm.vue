@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** What is used, melts, grows and fills through the day, each in the thing that holds it. */
-import { computed } from 'vue'
+import { computed, reactive } from 'vue'
 import type { DayPlan, Schemas, Thing } from '@/api/client'
 import { CHOICES, USUAL } from '@/api/words'
+import CellInput from '@/kit/CellInput.vue'
 import { clock, hourOf } from '@/kit/clock'
 import { pick, ticked } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
@@ -76,20 +77,18 @@ function pairs(text: string): [number, number][] | null {
   }
   return found
 }
-function setFish(name: string, event: Event): void {
-  const found = pairs(pick(event))
-  const field = event.target as HTMLInputElement
-  field.setCustomValidity(found ? '' : 'Type it like 9:30 2.1, 11:00 1.4')
-  if (!found) field.reportValidity()
-  else set(name, { fish: found.map(([h, kg]) => ({ h, kg })) })
+/** Of which stores what was typed cannot be read. */
+const unread = reactive<Record<string, boolean>>({})
+function setFish(name: string, text: string): void {
+  const found = pairs(text)
+  unread[name] = !found
+  if (found) set(name, { fish: found.map(([h, kg]) => ({ h, kg })) })
 }
-function setFills(name: string, event: Event): void {
-  const found = pairs(pick(event))
-  const field = event.target as HTMLInputElement
+function setFills(name: string, text: string): void {
+  const found = pairs(text)
   const good = found?.every(([, share]) => share <= 100) ? found : null
-  field.setCustomValidity(good ? '' : 'Type it like 7:00 100, 13:00 0')
-  if (!good) field.reportValidity()
-  else set(name, { events: good.map(([h, share]) => ({ h, share: share / 100 })) })
+  unread[name] = !good
+  if (good) set(name, { events: good.map(([h, share]) => ({ h, share: share / 100 })) })
 }
 </script>
 
@@ -196,13 +195,15 @@ function setFills(name: string, event: Event): void {
           /></label>
           <label
             >and fish at
-            <input
+            <CellInput
               class="text"
               :value="fishText(one)"
               placeholder="9:30 2.1, 11:00 1.4 kg"
-              :aria-label="`Single fish of ${name}`"
-              @change="setFish(name, $event)"
+              :label="`Single fish of ${name}`"
+              :bad="unread[name]"
+              @take="setFish(name, $event)"
           /></label>
+          <p v-if="unread[name]" class="stop" role="alert">Type it like 9:30 2.1, 11:00 1.4</p>
           <label class="tick"
             ><input
               type="checkbox"
@@ -215,13 +216,15 @@ function setFills(name: string, event: Event): void {
         <template v-else-if="one.kind === 'tank'">
           <label
             >filled to % at
-            <input
+            <CellInput
               class="text"
               :value="fillText(one)"
               placeholder="7:00 100, 13:00 0"
-              :aria-label="`When ${name} is filled and emptied`"
-              @change="setFills(name, $event)"
+              :label="`When ${name} is filled and emptied`"
+              :bad="unread[name]"
+              @take="setFills(name, $event)"
           /></label>
+          <p v-if="unread[name]" class="stop" role="alert">Type it like 7:00 100, 13:00 0</p>
           <label class="tick"
             ><input
               type="checkbox"

@@ -2,6 +2,8 @@
 /** What was tried on the water: a timed run, pulls by a scale, a drift; each sets what was guessed. */
 import { computed } from 'vue'
 import type { FullGlide, Schemas, GlidePlan } from '@/api/client'
+import CellInput from '@/kit/CellInput.vue'
+import { positiveIn } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
 
@@ -19,10 +21,6 @@ const DRIFT: NonNullable<Plan['drift_test']> = { distance_m: 100, minutes: 6, wi
 const run = computed(() => props.plan.timed_run ?? null)
 const drift = computed(() => props.plan.drift_test ?? null)
 const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`
-const number = (event: Event): number | null => {
-  const value = Number.parseFloat((event.target as HTMLInputElement).value.replace(',', '.'))
-  return Number.isFinite(value) && value > 0 ? value : null
-}
 function setRun(fields: Partial<NonNullable<Plan['timed_run']>>): void {
   emit('take', { timed_run: { ...(run.value ?? RUN), ...fields } })
 }
@@ -57,13 +55,13 @@ const RUN_FIELDS = [
       /></label>
       <label v-for="[field, words] in RUN_FIELDS" :key="field"
         >{{ words }}
-        <input
+        <CellInput
           type="number"
           step="any"
           min="0.1"
           :value="run[field]"
           :data-testid="`run-${field}`"
-          @change="number($event) !== null && setRun({ [field]: number($event)! })"
+          @take="setRun({ [field]: positiveIn($event) ?? run[field] })"
       /></label>
       <button type="button" class="small" @click="emit('take', { timed_run: null })">Forget</button>
     </div>
@@ -160,12 +158,12 @@ const RUN_FIELDS = [
       /></label>
       <label
         >minutes
-        <input
+        <CellInput
           type="number"
           step="any"
           min="0.1"
           :value="drift.minutes"
-          @change="number($event) !== null && setDrift({ minutes: number($event)! })"
+          @take="setDrift({ minutes: positiveIn($event) ?? drift.minutes })"
       /></label>
       <label
         >wind

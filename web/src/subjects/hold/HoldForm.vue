@@ -2,11 +2,12 @@
 /** Where the line leaves the boat, and against what it holds: current, wind, depth, bottom. */
 import type { DemandNumbers, HoldPlan } from '@/api/client'
 import { CHOICES } from '@/api/words'
+import CellInput from '@/kit/CellInput.vue'
 import { bearing } from '@/kit/compass'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import SliderInput from '@/kit/SliderInput.vue'
 import { show, type Units } from '@/kit/units'
-import { pick } from '@/kit/heard'
+import { numberIn, pick } from '@/kit/heard'
 
 defineProps<{
   plan: HoldPlan
@@ -112,16 +113,14 @@ const emit = defineEmits<{
       /></label>
       <label
         >Line, to 1 of depth
-        <input
+        <CellInput
           type="number"
           min="1.2"
           max="20"
           step="0.5"
           :value="demands.scope"
           data-testid="hold-scope"
-          @change="
-            emit('takeDemands', { scope: Number(($event.target as HTMLInputElement).value) })
-          "
+          @take="emit('takeDemands', { scope: numberIn($event) ?? demands.scope })"
       /></label>
       <label
         >Bottom

@@ -2,13 +2,19 @@
 /** What is looked after: how much of its time is over, and when it was done last. */
 import { reactive } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
+import CellInput from '@/kit/CellInput.vue'
 import { today } from '@/kit/clock'
-import { pick, typed } from '@/kit/heard'
+import { numberIn, pick } from '@/kit/heard'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
 type Row = Schemas['CareRow']
 type Change = Schemas['CareChange']
-defineProps<{ rows: Row[]; names: Record<string, Thing> }>()
+defineProps<{
+  rows: Row[]
+  names: Record<string, Thing>
+  /** a change is on its way, or could not be kept */
+  held: boolean
+}>()
 const emit = defineEmits<{ change: [change: Change] }>()
 
 const every = (row: Row) =>
@@ -76,11 +82,12 @@ function add(): void {
             }}
           </td>
           <td class="wide">
-            <input
+            <CellInput
               type="date"
               :value="row.done_on"
-              :aria-label="`${row.thing ?? 'The boat'}, ${row.words}: last done`"
-              @change="changed(row, { done_on: pick($event) || null })"
+              :label="`${row.thing ?? 'The boat'}, ${row.words}: last done`"
+              :held="held"
+              @take="changed(row, { done_on: $event || null })"
             />
           </td>
           <td class="acts">
@@ -108,23 +115,23 @@ function add(): void {
       </select>
       <label
         >every
-        <input
+        <CellInput
           class="few"
           inputmode="numeric"
           :value="next.every_trips"
-          aria-label="Every so many trips"
-          @change="next.every_trips = typed($event)"
+          label="Every so many trips"
+          @take="next.every_trips = numberIn($event)"
         />
         trips</label
       >
       <label
         >or
-        <input
+        <CellInput
           class="few"
           inputmode="numeric"
           :value="next.every_months"
-          aria-label="Every so many months"
-          @change="next.every_months = typed($event)"
+          label="Every so many months"
+          @take="next.every_months = numberIn($event)"
         />
         months</label
       >

@@ -4,7 +4,8 @@ import { useOnline } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
 import { CHOICES } from '@/api/words'
-import { pick, ticked, typed } from '@/kit/heard'
+import CellInput from '@/kit/CellInput.vue'
+import { numberIn, pick, ticked } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { useLook } from '@/setup/look'
 import { patchOf } from '@/setup/patch'
@@ -126,25 +127,22 @@ function discard(): void {
     </p>
     <div class="fields">
       <label
-        >Day<input
+        >Day<CellInput
           type="date"
           required
           :value="draft.on_day"
           data-testid="trip-day"
-          @change="pick($event) && set({ on_day: pick($event) })"
+          @take="$event && set({ on_day: $event })"
       /></label>
       <label
-        >Hours on the water<input
+        >Hours on the water<CellInput
           inputmode="decimal"
           :value="draft.hours"
           data-testid="trip-hours"
-          @input="set({ hours: typed($event) })"
+          @take="set({ hours: numberIn($event) })"
       /></label>
       <label
-        >Out at<input
-          type="time"
-          :value="draft.out_at"
-          @change="set({ out_at: pick($event) || null })"
+        >Out at<CellInput type="time" :value="draft.out_at" @take="set({ out_at: $event || null })"
       /></label>
       <label
         >Where<input

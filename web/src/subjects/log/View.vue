@@ -130,6 +130,7 @@ const look_after = (body: Schemas['CareChange']) =>
           class="gap"
           :rows="learned.care"
           :names="store.things"
+          :held="page.busy.value || page.trouble.value !== ''"
           @change="look_after"
         />
       </template>

@@ -2,6 +2,7 @@
 /** Musts first, then the best of the rest for what is left, and why something is left out. */
 import type { Judging, Schemas, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
+import CellInput from '@/kit/CellInput.vue'
 import { showMoney } from '@/kit/money'
 import MoneyInput from '@/kit/MoneyInput.vue'
 import type { Units } from '@/kit/units'
@@ -53,14 +54,14 @@ function why(one: Want): string {
       /></label>
       <label
         >in
-        <input
+        <CellInput
           class="short"
-          maxlength="8"
+          :maxlength="8"
           :value="plan.currency"
-          aria-label="Currency"
+          label="Currency"
           placeholder="currency"
           data-testid="currency"
-          @change="emit('take', { currency: pick($event).trim() })"
+          @take="emit('take', { currency: $event.trim() })"
       /></label>
     </div>
     <div class="fields">

@@ -4,6 +4,7 @@ import { reactive, ref } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import GearPicture from '@/drawing/GearPicture.vue'
+import CellInput from '@/kit/CellInput.vue'
 import { pick, ticked } from '@/kit/heard'
 import { showMoney } from '@/kit/money'
 import MoneyInput from '@/kit/MoneyInput.vue'
@@ -11,7 +12,13 @@ import MoneyInput from '@/kit/MoneyInput.vue'
 type Row = Schemas['LedgerRow']
 type Purchase = Schemas['Purchase']
 type Kept = Schemas['KeptPurchase']
-const props = defineProps<{ rows: Row[]; things: Record<string, Thing>; currency: string }>()
+const props = defineProps<{
+  rows: Row[]
+  things: Record<string, Thing>
+  currency: string
+  /** a change is on its way, or could not be kept */
+  held: boolean
+}>()
 const emit = defineEmits<{
   price: [thing_id: number, minor: number | null]
   bought: [thing_id: number, bought: boolean]
@@ -115,11 +122,12 @@ function addOther(): void {
               /></label>
               <label
                 >on
-                <input
+                <CellInput
                   type="date"
                   :value="one.on_day"
-                  :aria-label="`Day ${row.name} was bought`"
-                  @change="emit('change', one, { on_day: pick($event) || null })"
+                  :label="`Day ${row.name} was bought`"
+                  :held="held"
+                  @take="emit('change', one, { on_day: $event || null })"
               /></label>
               <label
                 >and now

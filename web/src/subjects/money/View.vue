@@ -2,8 +2,9 @@
 /** Money: what gear has cost and will, what the budget buys first, and the phases of the build. */
 import { computed, onMounted, ref } from 'vue'
 import { api, ask, Offline, Refusal, type Schemas, type Thing } from '@/api/client'
+import CellInput from '@/kit/CellInput.vue'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
-import { typed } from '@/kit/heard'
+import { numberIn } from '@/kit/heard'
 import { showMoney } from '@/kit/money'
 import type { MoneyChange } from '@/setup/changing'
 import { useLook } from '@/setup/look'
@@ -94,12 +95,12 @@ const drop = (row: Kept) =>
         </p>
         <label class="trips"
           >trips so far
-          <input
+          <CellInput
             type="number"
             min="0"
             :value="plan.trips"
             data-testid="trips"
-            @change="take({ trips: typed($event) })"
+            @take="take({ trips: numberIn($event) })"
           />
           <span v-if="page.answer.value?.logged" class="soft" data-testid="logged"
             >{{ page.answer.value.logged }} in the log</span
@@ -122,6 +123,7 @@ const drop = (row: Kept) =>
             :rows="page.answer.value.rows"
             :things="store.things"
             :currency="plan.currency"
+            :held="page.busy.value || page.trouble.value !== ''"
             @price="(id, minor) => edit(id, { price: minor === null ? null : minor / MINOR })"
             @bought="(id, bought) => edit(id, { bought })"
             @add="add"

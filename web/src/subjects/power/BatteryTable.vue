@@ -6,8 +6,8 @@ import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
 import { CHEMISTRY } from '@/setup/thingWords'
-import { positiveIn, type Power } from './wiring'
-import { pick } from '@/kit/heard'
+import type { Power } from './wiring'
+import { pick, positiveIn } from '@/kit/heard'
 
 const props = defineProps<{
   power: Power

@@ -6,8 +6,8 @@ import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { show, type Units } from '@/kit/units'
 import { CHEMISTRY } from '@/setup/thingWords'
-import { numberIn, type Power } from './wiring'
-import { pick } from '@/kit/heard'
+import type { Power } from './wiring'
+import { numberIn, pick, positiveIn } from '@/kit/heard'
 
 type Charger = Power['chargers'][string]
 const props = defineProps<{
@@ -27,12 +27,12 @@ function set(name: string, one: Charger, fields: Partial<Charger>): void {
   emit('change', { [name]: { ...one, ...fields } })
 }
 function setAmps(name: string, one: Charger, text: string): void {
-  const amps = numberIn(text)
-  if (amps > 0) set(name, one, { amps })
+  const amps = positiveIn(text)
+  if (amps !== null) set(name, one, { amps })
 }
 function setAround(name: string, one: Charger, text: string): void {
   const around_c = numberIn(text)
-  if (Number.isFinite(around_c)) set(name, one, { around_c })
+  if (around_c !== null) set(name, one, { around_c })
 }
 /** One more for the first battery that has none, of that battery's kind. */
 function add(): void {

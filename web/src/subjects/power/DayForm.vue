@@ -2,7 +2,8 @@
 /** When the day begins, its phases, and how long the way home takes. */
 import { computed } from 'vue'
 import CellInput from '@/kit/CellInput.vue'
-import { numberIn, type Power } from './wiring'
+import { numberIn, positiveIn } from '@/kit/heard'
+import type { Power } from './wiring'
 
 const props = defineProps<{ power: Power }>()
 const emit = defineEmits<{ change: [fields: Partial<Power>] }>()
@@ -22,8 +23,8 @@ function rename(at: number, name: string): void {
   emit('change', { phases, duties })
 }
 function setHours(at: number, text: string): void {
-  const hours = numberIn(text)
-  if (!(hours > 0)) return
+  const hours = positiveIn(text)
+  if (hours === null) return
   emit('change', {
     phases: props.power.phases.map((one, i) => (i === at ? { ...one, hours } : one)),
   })
@@ -46,15 +47,15 @@ function add(): void {
 }
 function setNumber(field: 'start_h' | 'air_c', text: string): void {
   const value = numberIn(text)
-  if (Number.isFinite(value)) emit('change', { [field]: value })
+  if (value !== null) emit('change', { [field]: value })
 }
 function setHome(text: string): void {
-  const hours = numberIn(text)
-  if (hours > 0) emit('change', { home: { ...props.power.home, hours } })
+  const hours = positiveIn(text)
+  if (hours !== null) emit('change', { home: { ...props.power.home, hours } })
 }
 function setMoment(text: string): void {
-  const share = numberIn(text) / 100
-  if (share > 0 && share <= 1) emit('change', { moment_charge: share })
+  const percent = positiveIn(text)
+  if (percent !== null && percent <= 100) emit('change', { moment_charge: percent / 100 })
 }
 </script>
 

@@ -5,8 +5,8 @@ import type { Figures, FullPower, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
-import { positiveIn, type Duty, type Power } from './wiring'
-import { pick } from '@/kit/heard'
+import type { Duty, Power } from './wiring'
+import { pick, positiveIn } from '@/kit/heard'
 
 const props = defineProps<{
   power: Power

@@ -3,6 +3,8 @@
 import { computed } from 'vue'
 import type { Figures, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
+import { numberIn } from '@/kit/heard'
+import CellInput from '@/kit/CellInput.vue'
 import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
@@ -30,6 +32,9 @@ function setSize(text: string): void {
   emit('change', wire)
 }
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
+function setJoints(milliohm: number | null): void {
+  emit('change', { joints_ohm: milliohm === null ? null : milliohm / 1000 })
+}
 function setPoint(at: number, fields: Partial<Wire['points'][number]>): void {
   const points = props.wire.points.map((point, i) => (i === at ? { ...point, ...fields } : point))
   emit('change', { points })
@@ -132,28 +137,24 @@ const HELD = CHOICES.RoutePoint.by
       </label>
       <label>
         Disconnects
-        <input
+        <CellInput
           class="pick"
           type="number"
           min="0"
           max="10"
           :value="wire.disconnects"
-          @change="emit('change', { disconnects: Math.round(Number(value($event))) })"
+          @take="emit('change', { disconnects: Math.round(numberIn($event) ?? 0) })"
         />
       </label>
       <label>
         Joints measured, mΩ
-        <input
+        <CellInput
           class="pick"
           type="number"
           min="0"
           placeholder="typical"
-          :value="wire.joints_ohm == null ? '' : 1000 * wire.joints_ohm"
-          @change="
-            emit('change', {
-              joints_ohm: value($event) === '' ? null : Number(value($event)) / 1000,
-            })
-          "
+          :value="wire.joints_ohm == null ? null : 1000 * wire.joints_ohm"
+          @take="setJoints(numberIn($event))"
         />
       </label>
       <label>
@@ -171,13 +172,13 @@ const HELD = CHOICES.RoutePoint.by
       </label>
       <label>
         Wires in its bundle
-        <input
+        <CellInput
           class="pick"
           type="number"
           min="1"
           max="100"
           :value="wire.bundled"
-          @change="emit('change', { bundled: Math.round(Number(value($event))) })"
+          @take="emit('change', { bundled: Math.round(numberIn($event) ?? 1) })"
         />
       </label>
       <label class="tick">

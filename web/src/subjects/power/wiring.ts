@@ -25,12 +25,3 @@ export const newKey = (): number => Date.now() * 1000 + Math.floor(Math.random()
 /** Whether a thing has anything to do with wires. */
 export const isElectric = (thing: Thing): boolean =>
   thing.battery != null || thing.fuse != null || (thing.draw != null && !thing.draw.own_cells)
-
-/** The number in what was typed, NaN where there is none. */
-export const numberIn = (text: string): number => Number.parseFloat(text.replace(',', '.'))
-
-/** The same where it is more than nothing; null for all else. */
-export const positiveIn = (text: string): number | null => {
-  const value = numberIn(text)
-  return Number.isFinite(value) && value > 0 ? value : null
-}

@@ -3,7 +3,8 @@
 import { computed, reactive, ref } from 'vue'
 import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
 import { CHOICES } from '@/api/words'
-import { pick, typed } from '@/kit/heard'
+import CellInput from '@/kit/CellInput.vue'
+import { numberIn, pick } from '@/kit/heard'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
@@ -14,6 +15,9 @@ type Row = Schemas['DateRow']
 const store = useSetup()
 const changes = ref(0)
 const trouble = ref('')
+const keeping = ref(0)
+/** A change is on its way, or could not be kept. */
+const held = computed(() => keeping.value > 0 || page.busy.value || trouble.value !== '')
 const page = usePage<Schemas['DatesPage']>(
   (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
   () => changes.value,
@@ -37,12 +41,15 @@ const calendar = computed(() => `/api/v1/setups/${setup_id.value}/dates/calendar
 
 /** What was typed stays where it is until it is kept. */
 async function kept(change: () => Promise<unknown>): Promise<boolean> {
+  keeping.value += 1
   try {
     await change()
   } catch (error) {
     if (!(error instanceof Refusal || error instanceof Offline)) throw error
     trouble.value = error.message
     return false
+  } finally {
+    keeping.value -= 1
   }
   trouble.value = ''
   changes.value += 1
@@ -74,7 +81,6 @@ const days = (row: Row) =>
     : row.days_left < 0
       ? `${-row.days_left} days past`
       : `in ${row.days_left} days`
-const day = (event: Event) => pick(event) || null
 </script>
 
 <template>
@@ -108,19 +114,21 @@ const day = (event: Event) => pick(event) || null
             <span v-if="row.dated.note" class="soft">{{ row.dated.note }}</span>
           </th>
           <td>
-            <input
+            <CellInput
               type="date"
               :value="row.dated.due"
-              :aria-label="`Date printed on ${row.thing ?? 'the boat'}, ${row.dated.kind}`"
-              @change="change(row, { due: day($event) })"
+              :label="`Date printed on ${row.thing ?? 'the boat'}, ${row.dated.kind}`"
+              :held="held"
+              @take="change(row, { due: $event || null })"
             />
           </td>
           <td>
-            <input
+            <CellInput
               type="date"
               :value="row.dated.last_done"
-              :aria-label="`${row.thing ?? 'The boat'}, ${row.dated.kind}, last done`"
-              @change="change(row, { last_done: day($event) })"
+              :label="`${row.thing ?? 'The boat'}, ${row.dated.kind}, last done`"
+              :held="held"
+              @take="change(row, { last_done: $event || null })"
             />
           </td>
           <td>
@@ -163,24 +171,24 @@ const day = (event: Event) => pick(event) || null
       </select>
       <label
         >printed
-        <input
+        <CellInput
           type="date"
           data-testid="date-due"
           :value="next.due"
-          @change="next.due = day($event)"
+          @take="next.due = $event || null"
       /></label>
       <label
         >last done
-        <input type="date" :value="next.last_done" @change="next.last_done = day($event)"
+        <CellInput type="date" :value="next.last_done" @take="next.last_done = $event || null"
       /></label>
       <label
         >every
-        <input
+        <CellInput
           type="number"
           min="1"
           max="240"
           :value="next.every_months"
-          @input="next.every_months = typed($event)"
+          @take="next.every_months = numberIn($event)"
         />
         months</label
       >
@@ -192,7 +200,7 @@ const day = (event: Event) => pick(event) || null
         :value="next.note"
         @input="next.note = pick($event)"
       />
-      <button type="submit" data-testid="add-date">Add</button>
+      <button type="submit" class="small" data-testid="add-date">Add</button>
     </form>
     <p class="soft">
       <a :href="calendar" download="dates.ics" data-testid="calendar">Save as a calendar file</a>
