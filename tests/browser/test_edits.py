@@ -285,3 +285,22 @@ def test_what_is_typed_while_an_answer_comes_stays(
     typed.press("Tab")
     section, name = field.split(".")
     until(bench, lambda: kept(bench, server)[section][name] == float(keys))
+
+
+@pytest.mark.parametrize(
+    ("group", "screen", "field", "keys", "kept_as"),
+    [
+        ("Ashore", "Money", "trips", "14", "money.trips"),
+        ("Afloat", "Hold", "hold-depth", "7", "demands.depth_m"),
+    ],
+)
+def test_what_stands_in_a_field_is_kept_on_the_way_back(
+    bench: Page, server: Server, group: str, screen: str, field: str, keys: str, kept_as: str
+) -> None:
+    bench.get_by_role("navigation", name="Groups of screens").get_by_text(group).click()
+    bench.get_by_role("navigation", name="Screens", exact=True).get_by_text(screen).click()
+    bench.get_by_test_id(field).press("Control+a")
+    bench.get_by_test_id(field).press_sequentially(keys)
+    bench.go_back()
+    section, name = kept_as.split(".")
+    until(bench, lambda: kept(bench, server)[section][name] == float(keys))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A field that is typed into: while it is in use, what stands in it is the user's. */
-import { nextTick, ref, watch, type InputHTMLAttributes } from 'vue'
+import { nextTick, onBeforeUnmount, ref, watch, type InputHTMLAttributes } from 'vue'
 
 /** What goes to the field as it is. */
 interface Plain {
@@ -45,6 +45,7 @@ async function leave(): Promise<void> {
   await nextTick()
   rest()
 }
+onBeforeUnmount(() => inUse && take()) // not every browser says that it is left then
 </script>
 
 <template>

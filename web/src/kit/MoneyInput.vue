@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** An amount of money as typed; whole minor units go out once it can be read. */
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import CellInput from './CellInput.vue'
 import { readMoney, showMoney } from './money'
 
 const props = withDefaults(
@@ -9,36 +10,25 @@ const props = withDefaults(
 )
 const emit = defineEmits<{ 'update:modelValue': [minor: number | null] }>()
 const shown = computed(() => (props.modelValue === null ? '' : showMoney(props.modelValue)))
-const text = ref(shown.value)
 const wrong = ref(false)
-// A field in use is the user's until it is left.
-let inUse = false
-watch(shown, (now) => {
-  if (!inUse) text.value = now
-})
-function take(): void {
-  const minor = text.value.trim() === '' && props.optional ? null : readMoney(text.value)
-  wrong.value = minor === null && !(props.optional && text.value.trim() === '')
+function take(text: string): void {
+  const none = props.optional && text.trim() === ''
+  const minor = none ? null : readMoney(text)
+  wrong.value = minor === null && !none
   if (!wrong.value && minor !== props.modelValue) emit('update:modelValue', minor)
-}
-function leave(): void {
-  inUse = false
-  if (!wrong.value) text.value = shown.value
 }
 </script>
 
 <template>
   <span>
-    <input
-      v-model="text"
+    <CellInput
       class="money"
       inputmode="decimal"
-      :aria-label="label"
-      :aria-invalid="wrong"
+      :value="shown"
+      :label="label"
+      :bad="wrong"
       :data-testid="testid"
-      @focus="inUse = true"
-      @change="take"
-      @blur="leave"
+      @take="take"
     />
     <span v-if="wrong" class="why" role="alert">Type it like 120 or 120.50.</span>
   </span>

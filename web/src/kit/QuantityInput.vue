@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends number | null">
 /** A quantity typed as the user likes it; SI goes out once it can be read. */
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { number, parse, unitOf, type Kind, type Units } from './units'
 
 const props = withDefaults(
@@ -68,6 +68,7 @@ function take(): void {
   unread.value = ''
   emit('update:modelValue', value as T)
 }
+onBeforeUnmount(() => inUse && text.value !== known && take()) // not every browser says that it is left then
 </script>
 
 <template>
