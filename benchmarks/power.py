@@ -1,7 +1,7 @@
 """The electrics: a day of 8 loads on 4 batteries, and their live part: `-m benchmarks.power`."""
 
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
 import numpy as np
 from benchmarks.evaluate import moved
@@ -20,10 +20,11 @@ from neat_hull.model.power_case import (
 )
 from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE
+from neat_hull.rig.rules import Rule
 from neat_hull.subjects.power import figures
 from neat_hull.subjects.power.case import power_report
 from neat_hull.subjects.power.figures import power
-from neat_hull.subjects.power.rules import RULES
+from neat_hull.subjects.power.rules import RULES, lasting, volts, wires
 from neat_hull.whole.evaluate import evaluated, live
 from neat_hull.whole.registry import SUBJECTS
 
@@ -70,8 +71,8 @@ def day(cycles: bool) -> PowerCase:
     )
 
 
-def live_part(setup: Setup, dragged: int | None = None) -> Times:
-    """Wiring, moments and rules of an evaluation that has all else; its day is left out.
+def live_part(setup: Setup, dragged: int | None = None, checks: Sequence[Rule] = RULES) -> Times:
+    """Wiring, moments and some rules of an evaluation that has all else; its day is left out.
 
     Of a thing that is dragged; else all of them anew.
     """
@@ -90,7 +91,7 @@ def live_part(setup: Setup, dragged: int | None = None) -> Times:
         figures._standing.cache_clear()
         start = time.perf_counter()
         ev.once(power)
-        for rule in RULES:
+        for rule in checks:
             list(rule.check(ev))
         if n >= 5:
             taken.append(1000 * (time.perf_counter() - start))
@@ -117,7 +118,10 @@ def main() -> None:
     tell("power day", times(lambda: power_report(steady)))
     tell("power cycles", times(lambda: power_report(cycling)))
     battery = next(i for i in full.places if full.things[i].battery is not None)
-    tell("power live", live_part(full, battery))
+    crate = next(i for i in full.places if full.things[i].container)
+    tell("power live", live_part(full, battery, (*wires.RULES, *volts.RULES, *lasting.RULES)))
+    tell("power ways", live_part(full, battery))
+    tell("power other", live_part(full, crate))
     tell("power anew", live_part(full))
     plain = _cold(bare, known=True)
     print(

@@ -9,6 +9,7 @@ NeatHullError
 ├── NotFoundError   (also LookupError)  no such setup, boat or thing        404
 ├── ConflictError                       the setup changed meanwhile         409
 ├── OvertakenError                      others changed the same fields      409
+├── AlreadyMade                         a change that was made before       200, the state
 ├── BusyError                           too many long questions wait        503
 ├── FeedError       (also OSError)      an instrument cannot be reached     503
 └── StoreError      (also OSError)      the data file cannot be used        500, exit 2
@@ -138,6 +139,10 @@ class NoPosition(NeatHullError, ValueError):
 
 class NotFoundError(NeatHullError, LookupError):
     """What was asked for is not in this file."""
+
+
+class AlreadyMade(NeatHullError):
+    """A change that is sent again, since its answer was lost: made once is enough."""
 
 
 class ConflictError(NeatHullError):

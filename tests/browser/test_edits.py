@@ -304,3 +304,72 @@ def test_what_stands_in_a_field_is_kept_on_the_way_back(
     bench.go_back()
     section, name = kept_as.split(".")
     until(bench, lambda: kept(bench, server)[section][name] == float(keys))
+
+
+def lose_the_first_answer(page: Page, method: str, at: str) -> None:
+    """It is done over there, and nothing of that comes back."""
+    lost: list[str] = []
+
+    def lose(route: Route) -> None:
+        if route.request.method != method or lost:
+            route.fallback()
+            return
+        lost.append(route.request.url)
+        route.fetch()
+        route.abort()
+
+    page.route(f"**/api/v1/setups/1{at}", lose)
+
+
+def test_an_undo_whose_answer_is_lost_is_done_once(bench: Page, server: Server) -> None:
+    bench.locator(f'[data-aboard="{CRATE}"]').focus()
+    stood = [stands_at(bench, server, CRATE)]
+    for _ in range(2):
+        bench.keyboard.press("ArrowLeft")
+        until(bench, lambda: stands_at(bench, server, CRATE) != stood[-1])
+        stood.append(stands_at(bench, server, CRATE))
+    lose_the_first_answer(bench, "POST", "/undo")
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("banner")).to_contain_text("cannot be reached")
+    expect(bench.get_by_test_id("banner")).to_have_count(0)
+    saved(bench)
+    assert stands_at(bench, server, CRATE) == stood[1]
+
+
+def test_gear_whose_answer_is_lost_before_a_reload_is_added_once(
+    gear: Page, server: Server
+) -> None:
+    before = len(kept(gear, server)["things"])
+    lose_the_first_answer(gear, "PUT", "/things")
+    gear.get_by_test_id("gear-catalog").click()
+    gear.get_by_test_id("catalog").get_by_role("listitem").first.get_by_role("button").click()
+    expect(gear.get_by_test_id("saved")).to_have_text("not saved")
+    gear.on("dialog", lambda dialog: dialog.accept())
+    gear.reload()
+    saved(gear)
+    expect(gear.get_by_test_id("banner")).to_have_count(0)
+    assert len(kept(gear, server)["things"]) == before + 1
+
+
+def test_what_the_server_cannot_write_now_is_sent_again(gear: Page, server: Server) -> None:
+    told = {"type": "about:blank", "title": "The data file cannot be used", "status": 503,
+            "detail": "cannot be written: the disk is full; nothing was changed", "fields": [],
+            "current": None}  # fmt: skip
+    full: list[Route] = []
+
+    def refuse(route: Route) -> None:
+        if route.request.method != "PATCH" or len(full) == 2:
+            route.fallback()
+            return
+        full.append(route)
+        route.fulfill(status=503, json=told)
+
+    gear.route("**/api/v1/setups/1", refuse)
+    cell = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
+    cell.fill("5.5")
+    cell.press("Tab")
+    expect(gear.get_by_test_id("banner")).to_contain_text("the disk is full")
+    expect(gear.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(1)
+    expect(cell).to_have_value("5.50")
+    expect(gear.get_by_test_id("banner")).to_have_count(0)
+    assert kept(gear, server)["things"][str(CRATE)]["mass_kg"] == 5.5

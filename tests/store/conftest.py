@@ -2,12 +2,11 @@
 
 from collections.abc import Iterator
 from pathlib import Path
-from sqlite3 import Connection
 
 import pytest
 from tests.filled import filled
 
-from neat_hull.store.connect import connect
+from neat_hull.store.connect import Connection, connect
 
 
 @pytest.fixture

@@ -21,6 +21,7 @@ from neat_hull.model.thing import Thing
 from neat_hull.store import history
 from neat_hull.store.connect import (
     APPLICATION_ID,
+    Connection,
     connect,
     copy_store,
     open_store,
@@ -132,7 +133,7 @@ def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path, ten:
         walk_back_and_forth(db)
 
 
-def walk_back_and_forth(db: sqlite3.Connection) -> None:
+def walk_back_and_forth(db: Connection) -> None:
     """Undo to the beginning, and redo: the same setups stand there again, to the last digit."""
     kept = load_setup(db, 1)
     moved = 0

@@ -3,14 +3,13 @@
 import subprocess
 import sys
 from pathlib import Path
-from sqlite3 import Connection
 
 import pytest
 
 from neat_hull.errors import ConflictError, InputError, NotFoundError
 from neat_hull.files.demo import demo_setups
 from neat_hull.store import history
-from neat_hull.store.connect import connect, transaction
+from neat_hull.store.connect import Connection, connect, transaction
 from neat_hull.store.history import Change
 from neat_hull.store.imports import copy_setup
 from neat_hull.store.setups import StoredSetup, list_setups, load_setup, new_thing_id, ticks

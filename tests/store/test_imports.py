@@ -1,12 +1,10 @@
 """Whole setups taken in, copied and put away: what is shared, what is new, what stays."""
 
-from sqlite3 import Connection
-
 import pytest
 
 from neat_hull.errors import NotFoundError
 from neat_hull.files.demo import demo_setups
-from neat_hull.store.connect import transaction
+from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.imports import (
     archive_setup,
     copy_setup,

@@ -1,12 +1,11 @@
 """Looking back at a setup leaves no trace."""
 
 import sqlite3
-from sqlite3 import Connection
 
 import pytest
 
 from neat_hull.errors import InputError, NotFoundError
-from neat_hull.store.connect import transaction
+from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.history import Change, change, steps
 from neat_hull.store.past import setup_at
 from neat_hull.store.setups import load_setup, ticks

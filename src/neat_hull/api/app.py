@@ -46,7 +46,8 @@ from neat_hull.api import (
 from neat_hull.api.guard import Guard
 from neat_hull.api.key import KeyGate
 from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body, unusable
-from neat_hull.api.state import SetupCache
+from neat_hull.api.state import SetupCache, made_before
+from neat_hull.errors import AlreadyMade
 from neat_hull.instruments.listener import Listener
 
 LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
@@ -107,6 +108,7 @@ def create_app(
     app.include_router(v1)
     for kind in STATUS:
         app.add_exception_handler(kind, answer)
+    app.add_exception_handler(AlreadyMade, made_before)
     app.add_exception_handler(sqlite3.Error, unusable)
     app.add_exception_handler(RequestValidationError, refuse_body)
     app.add_exception_handler(HTTPException, plain_http)

@@ -1,6 +1,7 @@
 """What the screens hold of a setup: its data, its figures and its drawing in one answer."""
 
 from collections.abc import AsyncIterator, Sequence
+from contextlib import closing
 from functools import lru_cache
 from pathlib import Path
 from typing import Annotated
@@ -8,15 +9,19 @@ from typing import Annotated
 from fastapi import Depends, Request
 from fastapi import Path as PathParam
 from pydantic import BaseModel
+from starlette.concurrency import run_in_threadpool
+from starlette.responses import Response
 
 from neat_hull.editing.beside import beside_of
 from neat_hull.editing.evaluations import EVALUATIONS
+from neat_hull.errors import AlreadyMade
 from neat_hull.model.base import Model
 from neat_hull.model.drawing import Drawing
 from neat_hull.model.figures import Figures
 from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection, connect
+from neat_hull.store.made_changes import is_made
 from neat_hull.store.setups import Elsewhere, StoredSetup, load_setup, ticks
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluated, live
@@ -24,6 +29,10 @@ from neat_hull.whole.evaluate import evaluated, live
 # Ids as SQLite can hold them; anything larger is refused at the door.
 SetupId = Annotated[int, PathParam(ge=1, le=2**62)]
 ThingId = Annotated[int, PathParam(ge=1, le=2**62)]
+
+
+# A change has a key of its sender's, by which it is known when it is sent again.
+CHANGE_KEY = "Neat-Change"
 
 
 class Seen(Model):
@@ -52,9 +61,15 @@ class SetupState(BaseModel):
 
 
 async def open_db(request: Request) -> AsyncIterator[Connection]:
-    """One connection for one request; opening reads nothing, so it can be done in the loop."""
+    """One connection for one request; opening reads nothing, so it can be done in the loop.
+
+    Raises AlreadyMade where the request is a change that was made before.
+    """
     db = connect(Path(request.app.state.data))
     try:
+        db.change = request.headers.get(CHANGE_KEY) if "setup_id" in request.path_params else None
+        if db.change is not None and await run_in_threadpool(is_made, db, db.change):
+            raise AlreadyMade(db.change)
         yield db
     finally:
         db.close()
@@ -133,6 +148,13 @@ def state_of(
         elsewhere=stored.elsewhere,
         left=list(left),
     )
+
+
+def made_before(request: Request, _: Exception) -> Response:
+    """What a change that was made before is answered with: the setup as it is now."""
+    with closing(connect(Path(request.app.state.data))) as db:
+        state = state_of(load_setup(db, int(request.path_params["setup_id"])))
+    return Response(state.model_dump_json(by_alias=True), media_type="application/json")
 
 
 def draw(setup: Setup) -> Drawing:

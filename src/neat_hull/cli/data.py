@@ -3,7 +3,6 @@
 import re
 from contextlib import closing
 from pathlib import Path
-from sqlite3 import Connection
 
 from neat_hull.editing.imports import plan_table
 from neat_hull.editing.steps import require_named, write_step
@@ -12,7 +11,14 @@ from neat_hull.files.offsets import read_offsets
 from neat_hull.files.setup_file import MOST_BYTES, read_setup_file, write_setup
 from neat_hull.model.said import items
 from neat_hull.model.thing import Thing
-from neat_hull.store.connect import connect, copy_store, open_store, restore_store, transaction
+from neat_hull.store.connect import (
+    Connection,
+    connect,
+    copy_store,
+    open_store,
+    restore_store,
+    transaction,
+)
 from neat_hull.store.history import Change
 from neat_hull.store.imports import import_setup
 from neat_hull.store.rows import SQL as ROWS

@@ -11,11 +11,17 @@ from pathlib import Path
 
 from neat_hull.errors import StoreError
 from neat_hull.store.bringing_up import brought_up
-
-Connection = sqlite3.Connection
+from neat_hull.store.made_changes import make
 
 APPLICATION_ID = 0x4E48554C  # tells our files from other SQLite files
 _WAIT_S = 10.0  # for another writer; writes take milliseconds
+
+
+class Connection(sqlite3.Connection):
+    """To a data file. `change` is the key of the change that its next transaction makes, where it
+    has one."""
+
+    change: str | None = None
 
 
 def open_store(path: Path) -> None:
@@ -81,7 +87,7 @@ def _in_words(path: Path, to: Path) -> Iterator[None]:
         raise StoreError(f"{to}: cannot be used: {error.strerror}") from error
 
 
-def connect(path: Path) -> sqlite3.Connection:
+def connect(path: Path) -> Connection:
     """A connection to a file that `open_store` has made ready; the caller closes it.
 
     Raises sqlite3.OperationalError where it is gone: an empty one in its place would hide that.
@@ -93,21 +99,27 @@ def connect(path: Path) -> sqlite3.Connection:
 
 
 @contextmanager
-def transaction(db: sqlite3.Connection) -> Iterator[None]:
-    """All or nothing; takes the write lock at once, so that no reader turns writer half way."""
+def transaction(db: Connection) -> Iterator[None]:
+    """All or nothing; takes the write lock at once, so that no reader turns writer half way.
+
+    Raises AlreadyMade for a change that was made before.
+    """
     db.execute("BEGIN IMMEDIATE")
     try:
+        if db.change is not None:
+            make(db, db.change)
         yield
     except BaseException:
         db.execute("ROLLBACK")
         raise
     db.execute("COMMIT")
+    db.change = None
 
 
-def _raw(path: Path, how: str = "") -> sqlite3.Connection:
+def _raw(path: Path, how: str = "") -> Connection:
     db = sqlite3.connect(
         f"{Path(path).absolute().as_uri()}{how}", timeout=_WAIT_S, isolation_level=None,
-        check_same_thread=False, uri=True,
+        check_same_thread=False, uri=True, factory=Connection,
     )  # fmt: skip
     db.row_factory = sqlite3.Row
     return db

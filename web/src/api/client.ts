@@ -128,17 +128,21 @@ export const askPreview = (call: Promise<Answer<Readable<Preview>>>): Promise<Pr
 export const askStarted = (call: Promise<Answer<Readable<Started>>>): Promise<Started> =>
   ask(call) as Promise<Started>
 
+/** By its key a change is known when it is sent again, since its answer was lost: it is made once. */
+export const keyed = (key: string) => ({ 'Neat-Change': key })
+
 /** A change that is known as data: its setup, and the revision it is based on, are filled in here. */
 export async function sendChange(
   { method, path, body, query }: { method: string; path: string; body?: object; query?: object },
   setup_id: number,
   revision: number,
+  key: string,
 ): Promise<SetupState> {
   const asked = query ? `?${new URLSearchParams({ ...query, revision: String(revision) })}` : ''
   const put = async (): Promise<Answer<SetupState>> => {
     const response = await fetch(`${path.replace('{setup_id}', String(setup_id))}${asked}`, {
       method,
-      headers: { 'Content-Type': 'application/json', ...unitsNow() },
+      headers: { 'Content-Type': 'application/json', ...unitsNow(), ...keyed(key) },
       ...(body && { body: JSON.stringify({ ...body, revision }) }),
     })
     const answer = (await response.json()) as SetupState

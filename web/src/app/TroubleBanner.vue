@@ -17,11 +17,13 @@ const now = (one: Held): string => {
   const fields = one.overtaken!.map(({ field, why }) => `${fieldWords(field)} ${why}`)
   return fields.length ? `: ${fields.join(', ')}` : ''
 }
-const lost = computed(() =>
-  waiting.value.length
+const lost = computed(() => {
+  if (store.unable)
+    return `Not saved: ${store.unable}. Your changes are kept here, and sent again in a moment:`
+  return waiting.value.length
     ? 'The server cannot be reached. Your changes are kept here, and sent when it is back:'
-    : 'The server cannot be reached. What you see is the last that was saved.',
-)
+    : 'The server cannot be reached. What you see is the last that was saved.'
+})
 const refusal = computed(() => {
   const problem = store.refusal?.problem
   if (!problem) return ''

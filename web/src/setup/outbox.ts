@@ -1,6 +1,6 @@
 /**
  * Every change that the server has not confirmed, in order: kept in the browser over a reload, sent
- * one after the other, and again when a lost server is back. A change that others overtook waits for
+ * one after the other, and again when a lost server is back, or one that cannot write. A change that others overtook waits for
  * the user; those after it go on. What a closed tab has left, the next one sends.
  */
 import { useEventListener } from '@vueuse/core'
@@ -28,7 +28,8 @@ export interface Outcome {
   refused: (held: Held, why: Refusal) => void
   /** others changed the same, or the setup it was based on */
   overtaken: (held: Held) => void
-  lost: (now: boolean) => void
+  /** it cannot be sent for now, and why; null once it could */
+  lost: (why: Offline | Refusal | null) => void
 }
 
 const AGAIN_MS = 2000
@@ -87,18 +88,18 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
       for (let next = waiting.value[0]; next; next = waiting.value[0]) {
         try {
           await done(next)
-          lost(false)
+          lost(null)
           entries.value = entries.value.filter((one) => one.key !== next.key)
           answer(next.key, true)
         } catch (error) {
-          if (error instanceof Offline) {
-            lost(true)
+          if (!(error instanceof Offline || error instanceof Refusal)) throw error
+          if (error instanceof Offline || error.problem.status >= 500) {
+            lost(error)
             for (const one of waiting.value) answer(one.key, true)
             again = setTimeout(() => void send(), AGAIN_MS)
             return
           }
-          if (!(error instanceof Refusal)) throw error
-          lost(false)
+          lost(null)
           if (error.problem.status === 409) {
             const { fields } = error.problem
             entries.value = entries.value.map((one) =>

@@ -7,6 +7,7 @@ import {
   ask,
   askPreview,
   askState,
+  keyed,
   sendChange,
   Offline,
   Refusal,
@@ -39,12 +40,17 @@ export const useSetup = defineStore('setup', () => {
   const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
   const lost = ref(false)
+  /** what the server says for itself, where it is there and cannot write */
+  const unable = ref('')
   const left = ref<readonly string[]>([])
   const outbox = useOutbox({
     done: sent,
     refused,
     overtaken,
-    lost: (now) => (lost.value = now),
+    lost: (why) => {
+      lost.value = why !== null
+      unable.value = why instanceof Refusal ? why.message : ''
+    },
   })
   const kept = computed<SetupState | null>((before) => {
     const state = confirmed.value && laidOver(confirmed.value, outbox.waiting.value)
@@ -266,9 +272,10 @@ export const useSetup = defineStore('setup', () => {
             api.PATCH('/api/v1/setups/{setup_id}', {
               params: { path: { setup_id } },
               body: held.call,
+              headers: keyed(held.key),
             }),
           )
-        : await sendChange(held.call, setup_id, await revisionOf(setup_id))
+        : await sendChange(held.call, setup_id, await revisionOf(setup_id), held.key)
     if (state.setup_id !== wanted) return
     endTrial(held)
     keep(state)
@@ -327,6 +334,7 @@ export const useSetup = defineStore('setup', () => {
     unsent: outbox.entries,
     saving,
     lost,
+    unable,
     left,
     figures,
     drawing,

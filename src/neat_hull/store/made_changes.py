@@ -1,0 +1,24 @@
+"""Changes that were made, by the key that their sender gave them: none is made twice."""
+
+from pathlib import Path
+from sqlite3 import Connection, IntegrityError
+
+from neat_hull.errors import AlreadyMade
+from neat_hull.store.queries import read_queries
+
+SQL = read_queries(Path(__file__).with_suffix(".sql"))
+_KEEP = 10_000  # more than anybody makes while an answer is on its way
+
+
+def is_made(db: Connection, key: str) -> bool:
+    """Whether a change of that key was made."""
+    return db.execute(SQL["is_made"], {"key": key}).fetchone() is not None
+
+
+def make(db: Connection, key: str) -> None:
+    """Note it in the transaction that makes it. Raises AlreadyMade."""
+    try:
+        db.execute(SQL["make"], {"key": key})
+    except IntegrityError as error:
+        raise AlreadyMade(key) from error
+    db.execute(SQL["forget_old"], {"keep": _KEEP})
