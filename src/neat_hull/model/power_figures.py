@@ -2,13 +2,15 @@
 
 from neat_hull.model.base import Answer, Point
 from neat_hull.model.power import Chemistry
+from neat_hull.model.said import Verdict
 
 
 class ConductorFigure(Answer):
     """A wire as it lies. points run from post to device in boat coordinates, m.
 
     full_a is all that hangs on it at full; drop_v what it loses then, drop_share of the bank's
-    nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it.
+    nominal voltage; drop_verdict is the worst of what is lost on the way to any device that it
+    feeds. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it.
     """
 
     key: int
@@ -20,6 +22,7 @@ class ConductorFigure(Answer):
     full_a: float
     drop_v: float
     drop_share: float
+    drop_verdict: Verdict
     guard_fuse_a: float | None
     copper_kg: float
 

@@ -95,6 +95,30 @@ def test_thicker_loses_less_and_weighs_more() -> None:
     assert copper[-1] == pytest.approx(8960 * 3.309e-6 * 2 * rows[-1].length_m, rel=1e-3)
 
 
+@pytest.mark.parametrize("length_m", [1.0, 4.0, 8.0, 12.0, 16.0, 24.0])
+def test_a_wire_is_as_bad_as_what_is_lost_on_the_way_to_its_device(length_m: float) -> None:
+    setup = wired_by(awg=18, length_m=length_m)
+    (one,), (load,) = figures(setup).conductors, figures(setup).loads
+    levels = evaluated(setup).table["drop critical"]
+    assert one.drop_verdict == levels.verdict(load.drop_share)
+    told = [finding.verdict for finding in found(setup, "power-drop")]
+    assert told == ([] if one.drop_verdict == "fine" else [one.drop_verdict])
+
+
+def test_leads_are_as_bad_as_what_is_lost_behind_them() -> None:
+    """Of two batteries to one block, and a long thin wire from there."""
+    setup = with_second("lifepo4")
+    short = figures(setup).conductors
+    long = {key: one.model_copy(update={"length_m": 14.0, "awg": 18})
+            for key, one in setup.power.conductors.items() if one.end == SCREEN}  # fmt: skip
+    assert long
+    spoiled = with_power(setup, conductors={**setup.power.conductors, **long})
+    assert {one.drop_verdict for one in short} == {"fine"}
+    assert {one.drop_verdict for one in figures(spoiled).conductors} == {
+        one.verdict for one in found(spoiled, "power-drop")
+    }
+
+
 def test_two_alike_in_parallel_are_one_of_twice_the_size() -> None:
     two = figures(with_second("lifepo4"))
     (bank,) = two.banks

@@ -3826,7 +3826,8 @@ export interface components {
          * @description A wire as it lies. points run from post to device in boat coordinates, m.
          *
          *     full_a is all that hangs on it at full; drop_v what it loses then, drop_share of the bank's
-         *     nominal voltage. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it.
+         *     nominal voltage; drop_verdict is the worst of what is lost on the way to any device that it
+         *     feeds. fed: a battery feeds it. guard_fuse_a is the fuse that keeps it.
          */
         ConductorFigure: {
             /** Ampacity A */
@@ -3837,6 +3838,11 @@ export interface components {
             drop_share: number;
             /** Drop V */
             drop_v: number;
+            /**
+             * Drop Verdict
+             * @enum {string}
+             */
+            drop_verdict: "fine" | "watch" | "fix" | "stop";
             /** Fed */
             fed: boolean;
             /** Full A */

@@ -342,6 +342,14 @@ export const CHOICES = {
       105
     ]
   },
+  "ConductorFigure": {
+    "drop_verdict": [
+      "fine",
+      "watch",
+      "fix",
+      "stop"
+    ]
+  },
   "Container": {
     "opens": [
       "open",

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Wires as they lie: thick by gauge, colored by what is found of them; fuses, glands and clips. */
+/** Wires as they lie: thick by gauge, colored by what is lost on the way, edged by what is found along them; fuses, glands and clips. */
 import { computed } from 'vue'
 import type { Schemas, Verdict } from '@/api/client'
 import type { Wire } from './wires'
@@ -30,6 +30,7 @@ const across_mm = (wire: Wire): number =>
     ? 2 * Math.sqrt((wire.area_mm2 ?? 1) / Math.PI)
     : 0.127 * 92 ** ((36 - wire.awg) / 39)
 const FUSE_PX = 5
+const [EDGE_PX, WIDE_PX] = [3, 6] // of light about it; broad where something is found along it
 
 const drawn = computed(() =>
   props.figures.flatMap((lies) => {
@@ -48,7 +49,9 @@ const drawn = computed(() =>
         width: THIN_PX + PX_PER_MM * across_mm(wire),
         held: held.filter((one) => one.spot),
         fuse: wire.fuse_a == null ? null : along(points, wire.fuse_at_m * props.sheet.scale),
-        verdict: lies.fed ? (props.verdicts.get(lies.key) ?? 'fine') : 'loose',
+        drop: lies.fed ? lies.drop_verdict : 'loose',
+        told: `told-${props.verdicts.get(lies.key) ?? 'fine'}`,
+        edge: props.verdicts.has(lies.key) ? WIDE_PX : EDGE_PX,
         chosen: props.chosen === lies.key,
       },
     ]
@@ -83,11 +86,11 @@ const HELD_WORD = {
     <g
       v-for="one in drawn"
       :key="one.key"
-      :class="[one.verdict, { chosen: one.chosen }]"
+      :class="[one.drop, one.told, { chosen: one.chosen }]"
       @pointerdown.stop="$emit('pick', one.key)"
     >
       <path class="wide" :d="one.d" />
-      <path class="halo" :d="one.d" :stroke-width="one.width + 3" />
+      <path class="halo" :d="one.d" :stroke-width="one.width + one.edge" />
       <path class="wire" :d="one.d" :stroke-width="one.width" />
       <template v-for="point in one.held" :key="point.at">
         <circle
@@ -164,6 +167,16 @@ const HELD_WORD = {
 }
 .loose .wire {
   stroke-dasharray: 3 4;
+}
+/* Along one of which something is found. */
+.told-watch .halo {
+  --halo: color-mix(in srgb, var(--watch) 38%, var(--card));
+}
+.told-fix .halo {
+  --halo: color-mix(in srgb, var(--fix-mark) 45%, var(--card));
+}
+.told-stop .halo {
+  --halo: color-mix(in srgb, var(--stop) 45%, var(--card));
 }
 .chosen .halo {
   stroke: var(--pick);

@@ -5,7 +5,8 @@ from functools import lru_cache
 from math import sqrt
 
 from neat_hull.errors import NotSupplied
-from neat_hull.model.power import Conductor
+from neat_hull.model.judging import LimitKey
+from neat_hull.model.power import Conductor, Draw
 from neat_hull.model.power_case import PowerCase
 from neat_hull.model.power_figures import (
     BankFigure,
@@ -15,8 +16,10 @@ from neat_hull.model.power_figures import (
     PowerFigures,
     VoltsAt,
 )
+from neat_hull.model.said import Verdict
 from neat_hull.physics.circuits.tables import awg_mm2
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.limits import RANK
 from neat_hull.subjects.power import typical
 from neat_hull.subjects.power.case import worked_out
 from neat_hull.subjects.power.circuit import Circuit, circuit
@@ -25,7 +28,7 @@ from neat_hull.subjects.power.living import DayLived
 from neat_hull.subjects.power.moments import moment
 from neat_hull.subjects.power.routes import routes
 from neat_hull.subjects.power.rows import Row
-from neat_hull.subjects.power.wiring import Wired, wired
+from neat_hull.subjects.power.wiring import Wired, way_back, wired
 
 __all__ = [
     "Lived",
@@ -188,6 +191,7 @@ def _conductors(ev: Evaluated, found: Wired, stands: Standing | None) -> list[Co
             nominal |= {found.wires[n]: volts for n in plan.wires}
             nominal |= {leads[found.batteries[n]]: volts for n in plan.batteries
                         if found.batteries[n] in leads}  # fmt: skip
+    verdicts = {} if stands is None else _drop_verdicts(ev, found, stands)
     figures = []
     for key, lies in ev.once(routes).items():
         one, row = ev.setup.power.conductors[key], rows.get(key)
@@ -203,11 +207,29 @@ def _conductors(ev: Evaluated, found: Wired, stands: Standing | None) -> list[Co
                 full_a=0.0 if row is None else row["full_a"],
                 drop_v=drop,
                 drop_share=0.0 if row is None else drop / nominal[key],
+                drop_verdict=verdicts.get(key, "fine"),
                 guard_fuse_a=None if row is None else row["guard_fuse_a"],
                 copper_kg=copper_kg(one, lies.length_m),
             )
         )
     return figures
+
+
+def drop_limit(draw: Draw | None) -> LimitKey:
+    """The limit of what may be lost on the way to a thing."""
+    return "drop critical" if draw is not None and draw.critical else "drop"
+
+
+def _drop_verdicts(ev: Evaluated, found: Wired, stands: Standing) -> dict[int, Verdict]:
+    """Of each conductor the worst verdict on what is lost on the way to a thing that it feeds."""
+    conductors, worst = ev.setup.power.conductors, dict[int, Verdict]()
+    for i, row in zip(found.loads, stands.report["loads"], strict=True):
+        verdict = ev.table[drop_limit(ev.thing(i).draw)].verdict(row["drop_share"])
+        way = list(way_back(ev, i, (*found.wires, *found.leads)))
+        joined = {conductors[key].end for key in way}  # leads side by side end at one place
+        for key in (*way, *(one for one in found.leads if conductors[one].end in joined)):
+            worst[key] = max(worst.get(key, "fine"), verdict, key=RANK.__getitem__)
+    return worst
 
 
 def _loads(found: Wired, stands: Standing | None) -> list[LoadFigure]:

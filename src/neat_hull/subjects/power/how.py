@@ -8,7 +8,7 @@ from neat_hull.physics.circuits.tables import BLOCK_V
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.power.chart import losses, told
 from neat_hull.subjects.power.conductors import FUSE_ROOM
-from neat_hull.subjects.power.figures import Standing, lived, power, standing
+from neat_hull.subjects.power.figures import Standing, drop_limit, lived, power, standing
 from neat_hull.subjects.power.moments import LONGEST_HOLD_H
 from neat_hull.subjects.power.wiring import way_back, wired
 
@@ -145,8 +145,7 @@ def drop(ev: Evaluated) -> How:
             _row(f"Wire to {name}: at full draw", figure.full_a, "current"),
             _row(f"Wire to {name}: lost", figure.drop_v, "voltage"),
         ]
-    draw = ev.thing(load.thing_id).draw
-    key = "drop critical" if draw is not None and draw.critical else "drop"
+    key = drop_limit(ev.thing(load.thing_id).draw)
     rows.append(_row(f"Of {BLOCK_V:g} V", load.drop_share, "ratio"))
     rows.append(_row("Limit", ev.table[key].fine, "ratio"))
     return How(

@@ -15,7 +15,7 @@ from neat_hull.model.said import Said
 from neat_hull.physics.circuits.tables import AWG_LISTED, BLOCK_V
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.subject import Tries, Work, named_in
-from neat_hull.subjects.power.figures import power
+from neat_hull.subjects.power.figures import drop_limit, power
 from neat_hull.subjects.power.routes import HELD, heights, length_m, post_m, routes
 from neat_hull.subjects.power.rules.common import conductors, wire_words
 from neat_hull.subjects.power.sizing import fuse_for, gauge_for, thicker_awg
@@ -120,8 +120,7 @@ def _less_drop(ev: Evaluated, finding: Finding) -> Iterator[Work]:
         return
     wires = ev.once(conductors)
     way = [wires[key] for key in way_back(ev, load.thing_id, wires)]
-    draw = ev.thing(load.thing_id).draw
-    limit = ev.table["drop critical" if draw is not None and draw.critical else "drop"].fine
+    limit = ev.table[drop_limit(ev.thing(load.thing_id).draw)].fine
     allowed = limit * load.drop_v / load.drop_share
     for one in sorted(way, key=lambda one: -one.drop_v):
         awg = gauge_for(ev, one, allowed - (load.drop_v - one.drop_v))
@@ -184,11 +183,11 @@ def new_wire(ev: Evaluated, start: int, end: int) -> Conductor:
     along = length_m(way, 0)
     figure = ConductorFigure(
         key=0, points=way, length_m=along, fed=True, resistance_ohm=0.0, ampacity_a=0.0,
-        full_a=full, drop_v=0.0, drop_share=0.0, guard_fuse_a=None, copper_kg=0.0,
+        full_a=full, drop_v=0.0, drop_share=0.0, drop_verdict="fine", guard_fuse_a=None,
+        copper_kg=0.0,
     )  # fmt: skip
     trial = Conductor(start=start, end=end, awg=16)
-    key = "drop critical" if draw is not None and draw.critical else "drop"
-    spare_v = _ROOM * ev.table[key].fine * BLOCK_V
+    spare_v = _ROOM * ev.table[drop_limit(draw)].fine * BLOCK_V
     awg = gauge_for(ev, figure, spare_v, trial) or gauge_for(ev, figure, BLOCK_V, trial)
     fuse = fuse_for(full, NO_LIMIT_A) or _NEW_FUSE_A
     return trial.model_copy(update={"awg": awg or min(AWG_LISTED), "points": points,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The wiring as a one-line diagram: from each battery at the left to what it feeds at the right. */
 import { computed } from 'vue'
-import type { Figures, Thing, Verdict } from '@/api/client'
+import type { Figures, Thing } from '@/api/client'
 import { show, type Units } from '@/kit/units'
 import { gaugeWords, type Wire } from './wiring'
 
@@ -10,7 +10,6 @@ const props = defineProps<{
   power: PowerFigures
   wires: Record<string, Wire>
   things: Record<string, Thing>
-  verdicts: ReadonlyMap<number, Verdict>
   units: Units
   width: number
 }>()
@@ -74,7 +73,7 @@ const edges = computed(() =>
         d: `M${from},${y(node.parent)}H${bend}V${y(node)}H${x(node)}`,
         at: bend + 3,
         y: y(node),
-        verdict: props.verdicts.get(node.wire) ?? 'fine',
+        verdict: figure(node.wire).drop_verdict,
         words: `${gaugeWords(wire)} · ${show(figure(node.wire).length_m, 'length', props.units, 0)}`,
         fuse: wire.fuse_a ?? null,
         drop: show(figure(node.wire).drop_share, 'ratio', props.units, 1),

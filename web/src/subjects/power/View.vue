@@ -220,8 +220,9 @@ const aboard = computed(() => [...store.places.keys()])
         />
         <p v-if="laying.trouble.value" class="stop" role="alert">{{ laying.trouble.value }}</p>
         <p class="soft key">
-          Thick as its gauge · <i class="fine" /> fine · <i class="watch" /> watch ·
-          <i class="fix" /> fix · <i class="stop" /> no-go · box: fuse · ring: gland · dot: clip
+          Thick as its gauge · voltage lost on the way: <i class="fine" /> fine ·
+          <i class="watch" /> watch · <i class="fix" /> fix · pale edge: something is wrong along it
+          · box: fuse · ring: gland · dot: clip
         </p>
       </div>
     </section>
@@ -233,7 +234,6 @@ const aboard = computed(() => [...store.places.keys()])
           :power="figures"
           :wires="wires"
           :things="store.things"
-          :verdicts="verdicts"
           :units="look.units"
           :width="sideWidth - 18"
         />

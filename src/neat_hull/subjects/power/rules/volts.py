@@ -6,7 +6,7 @@ from neat_hull.model.cautions import NO_WAY_HOME, WIRING
 from neat_hull.model.said import Said, plain
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
-from neat_hull.subjects.power.figures import lived, power, standing
+from neat_hull.subjects.power.figures import drop_limit, lived, power, standing
 from neat_hull.subjects.power.rows import Row
 from neat_hull.subjects.power.rules.common import conductors, wire_words
 from neat_hull.subjects.power.sizing import gauge_for
@@ -84,8 +84,7 @@ def drop(ev: Evaluated) -> Iterable[Found]:
         return
     wires = ev.once(conductors)
     for load in figures.loads:
-        draw = ev.thing(load.thing_id).draw
-        key = "drop critical" if draw is not None and draw.critical else "drop"
+        key = drop_limit(ev.thing(load.thing_id).draw)
         if not past(ev, key, load.drop_share):
             continue
         way = [wires[k] for k in way_back(ev, load.thing_id, wires)]
