@@ -45,22 +45,25 @@ class _Read(Request):
             raise json.JSONDecodeError(str(doubt), text, 0) from doubt
 
 
+def written(model: BaseModel, status: int = 200) -> Response:
+    """A model as it writes itself."""
+    return Response(model.model_dump_json(by_alias=True), status, media_type="application/json")
+
+
 def _writing(endpoint: Callable[..., Any], status: int) -> Callable[..., Any]:
-    def written(told: Any) -> Any:
-        if not isinstance(told, BaseModel):
-            return told
-        return Response(told.model_dump_json(by_alias=True), status, media_type="application/json")
+    def answered(told: Any) -> Any:
+        return written(told, status) if isinstance(told, BaseModel) else told
 
     if iscoroutinefunction(endpoint):
 
         @wraps(endpoint)
         async def waited(*args: Any, **kwargs: Any) -> Any:
-            return written(await endpoint(*args, **kwargs))
+            return answered(await endpoint(*args, **kwargs))
 
         return waited
 
     @wraps(endpoint)
     def answer(*args: Any, **kwargs: Any) -> Any:
-        return written(endpoint(*args, **kwargs))
+        return answered(endpoint(*args, **kwargs))
 
     return answer

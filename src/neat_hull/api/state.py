@@ -12,6 +12,7 @@ from pydantic import BaseModel
 from starlette.concurrency import run_in_threadpool
 from starlette.responses import Response
 
+from neat_hull.api.answers import written
 from neat_hull.editing.beside import beside_of
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.errors import AlreadyMade
@@ -153,8 +154,7 @@ def state_of(
 def made_before(request: Request, _: Exception) -> Response:
     """What a change that was made before is answered with: the setup as it is now."""
     with closing(connect(Path(request.app.state.data))) as db:
-        state = state_of(load_setup(db, int(request.path_params["setup_id"])))
-    return Response(state.model_dump_json(by_alias=True), media_type="application/json")
+        return written(state_of(load_setup(db, int(request.path_params["setup_id"]))))
 
 
 def draw(setup: Setup) -> Drawing:

@@ -43,11 +43,15 @@ class Outside:
 NOTHING = Outside((), *[np.zeros(0)] * 5)
 
 
+# Middles (n, 3), and the area of each slice out of the hull, from ahead and from the side.
+Slices = tuple[Array, Array, Array]
+
+
 @dataclass(frozen=True, eq=False)
 class OpenThing:
     """One thing in the open: its slices, and half its breadth seen from ahead, none of a rod."""
 
-    slices: "Slices"
+    slices: Slices
     x_m: float
     y_m: float
     half_m: float
@@ -103,25 +107,19 @@ def _in_the_open(ev: Evaluated, one: Stowed) -> bool:
 
 
 def _open_things(ev: Evaluated, shown: Sequence[Stowed]) -> dict[int, OpenThing]:
-    hull, things = ev.rigged.floating.hull, {one.thing_id: ev.thing(one.thing_id) for one in shown}
-    boxes = [one for one in shown if not things[one.thing_id].long]
-    poles = [one for one in shown if things[one.thing_id].long]
-    faces = _faces(hull, [(things[one.thing_id], one.stand) for one in boxes])
-    found = {}
-    for one, slices in zip(boxes, faces, strict=True):
-        half = footprint_m(things[one.thing_id], one.stand.turn_deg)[1] / 2
-        found[one.thing_id] = _open_thing(ev, one, slices, half)
-    for one in poles:
-        slices = _along(hull, things[one.thing_id], one.stand)
-        found[one.thing_id] = _open_thing(ev, one, slices, 0.0)
-    return found
+    boxes = {one.thing_id: one.stand for one in shown if not ev.thing(one.thing_id).long}
+    faces = _faces(ev.rigged.floating.hull, [(ev.thing(i), stand) for i, stand in boxes.items()])
+    of_box = dict(zip(boxes, faces, strict=True))
+    return {one.thing_id: _open_thing(ev, one, of_box.get(one.thing_id)) for one in shown}
 
 
-def _open_thing(ev: Evaluated, one: Stowed, slices: "Slices", half_m: float) -> OpenThing:
-    points, front, side = slices
+def _open_thing(ev: Evaluated, one: Stowed, faces: Slices | None) -> OpenThing:
+    thing, stand = ev.thing(one.thing_id), one.stand
+    points, front, side = faces or _along(ev.rigged.floating.hull, thing, stand)
     hidden = points[:, 2] < _least_z(ev, one)
-    shown = points, np.where(hidden, 0.0, front), np.where(hidden, 0.0, side)
-    return OpenThing(shown, one.stand.x_m, one.stand.y_m, half_m)
+    slices = points, np.where(hidden, 0.0, front), np.where(hidden, 0.0, side)
+    half = 0.0 if thing.long else footprint_m(thing, stand.turn_deg)[1] / 2
+    return OpenThing(slices, stand.x_m, stand.y_m, half)
 
 
 def _sheltered(seat_x_m: float, x: Array, y: Array, half: Array, dry_m2: Array) -> Flags:
@@ -143,10 +141,6 @@ def _least_z(ev: Evaluated, one: Stowed) -> float:
         return -np.inf
     box = ev.thing(holder)
     return -np.inf if box.long else ev.rigged.by_id[holder].stand.base_z_m + box.height_m
-
-
-# Middles (n, 3), and the area of each slice out of the hull, from ahead and from the side.
-Slices = tuple[Array, Array, Array]
 
 
 def _faces(hull: Hull, boxes: Sequence[tuple[Thing, Stand]]) -> list[Slices]:

@@ -30,19 +30,15 @@ def power_report(case: PowerCase) -> Row:
     return worked_out(circuit(case))[0]
 
 
-def worked_out(made: Circuit, standing: bool = False) -> tuple[Row, DayLived | None]:
-    """The report of a case that means something, and its day; or only what holds at any time,
-    without day, moments and chargers. Raises NotSupplied."""
+def worked_out(made: Circuit) -> tuple[Row, DayLived | None]:
+    """The report of a case that means something, and its day. Raises NotSupplied."""
     case = made.case
-    day = None if case.day is None or standing else DayLived(made)
+    day = None if case.day is None else DayLived(made)
     socs = [one.start_soc for one in case.batteries]
     at_end = day.soc() if day else socs
     full = full_currents(made, socs)
     findings: list[Row] = []
-    moments = [
-        moment(made, one.name, one.on, one.soc, one.hold, findings)
-        for one in (() if standing else case.moments)
-    ]
+    moments = [moment(made, one.name, one.on, one.soc, one.hold, findings) for one in case.moments]
     home = None
     if case.home is not None and day is not None:
         home = way_home(made, day, findings)
@@ -54,9 +50,7 @@ def worked_out(made: Circuit, standing: bool = False) -> tuple[Row, DayLived | N
         "moments": moments,
         "samples": day.samples if day else [],
         "home": home,
-        "charging": [
-            _charging(made, one, at_end, findings) for one in (() if standing else case.chargers)
-        ],
+        "charging": [_charging(made, one, at_end, findings) for one in case.chargers],
         "findings": [*conductor_findings(made, full), *findings],
     }
     return report, day

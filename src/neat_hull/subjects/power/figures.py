@@ -95,8 +95,9 @@ def _known(ev: Evaluated) -> _Known | None:
 @lru_cache(maxsize=8)
 def _standing(of: _Known) -> Standing:
     case = of.case
+    still: dict[str, object] = {"day": None, "home": None, "moments": [], "chargers": []}
     made = circuit(case)
-    report, _ = worked_out(made, standing=True)
+    report, _ = worked_out(Circuit(case.model_copy(update=still), made.batteries, made.banks))
     moments, dark = list[Row](), list[str]()
     findings: list[Row] = list(report["findings"])
     for one in case.moments:

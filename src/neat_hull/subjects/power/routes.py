@@ -45,19 +45,16 @@ def post_m(ev: Evaluated, thing_id: int) -> Point:
 def routes(ev: Evaluated) -> dict[int, Route]:
     """Of each conductor whose ends are both aboard."""
     aboard = ev.rigged.by_id
-    ends = {
-        key: (one, post_m(ev, one.start), post_m(ev, one.end))
+    return {
+        key: _route(ev, key, one)
         for key, one in ev.setup.power.conductors.items()
         if one.start in aboard and one.end in aboard
     }
-    found = ev.again_each(
-        "power route", ends, lambda some: {key: _route(key, *ends[key]) for key in some}
-    )
-    return dict(zip(ends, found, strict=True))
 
 
-def _route(key: int, one: Conductor, start_m: Point, end_m: Point) -> Route:
-    points = (start_m, *((p.x_m, p.y_m, p.z_m) for p in one.points), end_m)
+def _route(ev: Evaluated, key: int, one: Conductor) -> Route:
+    between = [(p.x_m, p.y_m, p.z_m) for p in one.points]
+    points = (post_m(ev, one.start), *between, post_m(ev, one.end))
     length = one.length_m or length_m(points, one.disconnects)
     return Route(key, points, tuple(p.by for p in one.points), length)
 

@@ -159,7 +159,9 @@ def _case(
 ) -> PowerCase:
     power = ev.setup.power
     laid = {key: _laid(ev, key) for key in (*wires, *leads.values())}
-    fitted = {i: _fitted(ev, i, banks[i], laid.get(leads.get(i, -1))) for i in batteries}
+    fitted = {
+        i: _fitted(ev, i, banks[i], laid[leads[i]] if i in leads else None) for i in batteries
+    }
     from_wire = {key: (laid[key], start) for key, start in wires.items()}
     at = tuple(node[i] for i in loads)
     hangs_on = power, ev.setup.things, batteries, loads, at

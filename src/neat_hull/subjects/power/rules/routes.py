@@ -1,7 +1,6 @@
 """Where wires run: over the water, off the legs, held, and not rubbing."""
 
 from collections.abc import Iterable
-from functools import partial
 from itertools import pairwise
 from math import dist
 
@@ -15,7 +14,6 @@ from neat_hull.subjects.power.routes import (
     BESIDE_M,
     HELD,
     RUB_M,
-    Route,
     among_the_legs,
     beside_motors,
     heights,
@@ -123,7 +121,7 @@ def hangs_free(ev: Evaluated) -> Iterable[Found]:
         one = ev.setup.power.conductors[key]
         if all(ev.rigged.placing.covered(i) for i in (one.start, one.end)):
             continue
-        free, at = ev.again(("power free", key), route, partial(_longest_free, route))
+        free, at = _longest_free(route.points, route.held)
         if past(ev, "free wire", free):
             yield from against(
                 ev,
@@ -138,9 +136,8 @@ def hangs_free(ev: Evaluated) -> Iterable[Found]:
             )
 
 
-def _longest_free(route: Route) -> tuple[float, Point]:
+def _longest_free(points: tuple[Point, ...], held: tuple[str, ...]) -> tuple[float, Point]:
     """The longest way between two places that hold a wire, its ends among them, and its middle."""
-    points, held = route.points, route.held
     best, at, since, began = 0.0, points[0], 0.0, points[0]
     for n, (a, b) in enumerate(pairwise(points)):
         since += dist(a, b)
