@@ -4,16 +4,16 @@ from collections.abc import AsyncIterator, Callable
 from typing import Annotated, Any, TypeVar
 from weakref import WeakValueDictionary
 
-from fastapi import APIRouter, Path, Query, Request
+from fastapi import Path, Query, Request
 from pydantic import Field, JsonValue
 from starlette.concurrency import iterate_in_threadpool, run_in_threadpool
 from starlette.exceptions import HTTPException
 from starlette.responses import StreamingResponse
 
-from neat_hull.api.answers import Written
 from neat_hull.api.aside import ASIDE, Asked
 from neat_hull.api.changes import apply_step
 from neat_hull.api.hanging_up import StreamedAnswer, ends_with, hang_up
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.beside import beside_of
 from neat_hull.editing.edits import patched_setup
@@ -28,7 +28,7 @@ from neat_hull.store.setups import load_setup
 from neat_hull.whole.advice.best import advising
 from neat_hull.whole.arrange import arrangements
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["advice"], route_class=Written)
+router = routes("advice", "/setups/{setup_id}")
 
 
 class AdviceTrial(Trial):

@@ -1,8 +1,6 @@
 """The boat afloat in full: table, righting curves, demands and load curves."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -10,7 +8,7 @@ from neat_hull.model.afloat import FullAfloat
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.afloat.full import full_afloat
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["afloat"], route_class=Written)
+router = routes("afloat", "/setups/{setup_id}")
 
 
 @router.post("/afloat")

@@ -2,10 +2,9 @@
 
 from typing import Annotated
 
-from fastapi import APIRouter
 from pydantic import Field
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, Seen, SetupId, SetupState, state_of
 from neat_hull.editing.steps import write_step
 from neat_hull.errors import NotFoundError
@@ -16,7 +15,7 @@ from neat_hull.store.connect import transaction
 from neat_hull.store.history import Change
 from neat_hull.store.setups import KnownAngler, add_angler, list_anglers
 
-router = APIRouter(tags=["anglers"], route_class=Written)
+router = routes("anglers")
 
 
 class Crew(Seen):

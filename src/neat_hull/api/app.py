@@ -3,9 +3,8 @@
 import sqlite3
 from pathlib import Path
 
-from fastapi import APIRouter, FastAPI
+from fastapi import FastAPI
 from fastapi.exceptions import RequestValidationError
-from fastapi.routing import APIRoute
 from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
 from starlette.responses import Response
@@ -45,7 +44,7 @@ from neat_hull.api import (
 )
 from neat_hull.api.guard import Guard
 from neat_hull.api.key import KeyGate
-from neat_hull.api.problems import STATUS, Problem, answer, plain_http, refuse_body, unusable
+from neat_hull.api.problems import STATUS, answer, plain_http, refuse_body, unusable
 from neat_hull.api.state import SetupCache, made_before
 from neat_hull.errors import AlreadyMade
 from neat_hull.instruments.listener import Listener
@@ -68,11 +67,12 @@ def create_app(
         openapi_url="/api/openapi.json",
         docs_url=None,
         redoc_url=None,
-        generate_unique_id_function=_operation,
-        responses={422: {"model": Problem}, 404: {"model": Problem}, 409: {"model": Problem}},
     )
     app.state.data, app.state.cache, app.state.listener = data, SetupCache(), listener
-    v1 = APIRouter(prefix="/api/v1")
+    if (
+        screens is not None
+    ):  # first of all: there are many, and to look through all of the API costs
+        app.mount("/assets", Hashed(directory=screens / "assets"))
     for part in (
         setup_files,
         starting,
@@ -104,8 +104,7 @@ def create_app(
         money,
         instrument,
     ):
-        v1.include_router(part.router)
-    app.include_router(v1)
+        app.router.routes.extend(part.router.routes)
     for kind in STATUS:
         app.add_exception_handler(kind, answer)
     app.add_exception_handler(AlreadyMade, made_before)
@@ -121,25 +120,30 @@ def create_app(
     return app
 
 
-def _operation(route: APIRoute) -> str:
-    return route.name
-
-
 def _nothing_here(rest: str) -> None:
     raise HTTPException(404, f"there is nothing at /api/{rest}")
 
 
-class Screens(StaticFiles):
-    """The built screens; any path of theirs falls back to the one page."""
+class Hashed(StaticFiles):
+    """Files with their content in their name: they may be kept for good."""
 
     async def get_response(self, path: str, scope: Scope) -> Response:
-        """Files as they are; hashed ones may be kept for good, the page may not."""
+        """The file."""
+        response = await super().get_response(path, scope)
+        response.headers["Cache-Control"] = "public, max-age=31536000, immutable"
+        return response
+
+
+class Screens(StaticFiles):
+    """The page, which may not be kept; any path of a screen falls back to it."""
+
+    async def get_response(self, path: str, scope: Scope) -> Response:
+        """The file, or the page."""
         try:
             response = await super().get_response(path, scope)
         except HTTPException as error:
-            if error.status_code != 404 or path.startswith(("api/", "assets/")):
+            if error.status_code != 404:
                 raise
-            path, response = "index.html", await super().get_response("index.html", scope)
-        kept = "public, max-age=31536000, immutable"
-        response.headers["Cache-Control"] = kept if path.startswith("assets/") else "no-cache"
+            response = await super().get_response("index.html", scope)
+        response.headers["Cache-Control"] = "no-cache"
         return response

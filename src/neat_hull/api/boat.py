@@ -1,15 +1,13 @@
 """What is asked about a boat alone: its calibration, and tables of its offsets."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
 from neat_hull.api.gear import Table
+from neat_hull.api.routes import routes
 from neat_hull.files.offsets import read_offsets
 from neat_hull.model.boat import Boat, OffsetStation
 from neat_hull.model.calibration_report import CalibrationReport
 from neat_hull.subjects.calibration.figures import report
 
-router = APIRouter(prefix="/boat", tags=["boat"], route_class=Written)
+router = routes("boat", "/boat")
 
 
 @router.post("/calibration")

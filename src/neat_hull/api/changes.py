@@ -2,10 +2,9 @@
 
 from typing import Literal
 
-from fastapi import APIRouter
 from pydantic import Field
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, Seen, SetupId, SetupState, ThingId, state_of
 from neat_hull.editing.edits import Edit, edited
 from neat_hull.editing.putting import (
@@ -34,7 +33,7 @@ from neat_hull.store.history import Change
 from neat_hull.store.setups import load_setup, new_thing_id
 from neat_hull.subjects.calibration.figures import refit
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["changes"], route_class=Written)
+router = routes("changes", "/setups/{setup_id}")
 
 
 class Edits(Model):

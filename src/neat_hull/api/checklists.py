@@ -3,11 +3,11 @@
 from datetime import date
 from typing import Annotated
 
-from fastapi import APIRouter, Response
 from fastapi import Path as PathParam
+from fastapi import Response
 
-from neat_hull.api.answers import Written
 from neat_hull.api.float_plan import float_plan_told
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId, draw
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.files.deck_svg import deck_svg
@@ -28,7 +28,7 @@ from neat_hull.whole.evaluate import live
 
 LineId = Annotated[int, PathParam(ge=1, le=2**62)]
 MOST_FINDINGS = 12  # on a phone; the screens have them all
-router = APIRouter(prefix="/setups/{setup_id}/lists", tags=["checklists"], route_class=Written)
+router = routes("checklists", "/setups/{setup_id}/lists")
 
 
 @router.get("")

@@ -1,9 +1,8 @@
 """Setups side by side."""
 
-from fastapi import APIRouter
 from pydantic import Field
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db
 from neat_hull.editing.beside import beside_of
 from neat_hull.model.base import Model
@@ -11,7 +10,7 @@ from neat_hull.model.comparison import Comparison
 from neat_hull.store.past import setup_at
 from neat_hull.whole.compare import compare
 
-router = APIRouter(tags=["compare"], route_class=Written)
+router = routes("compare")
 
 
 class CompareSide(Model):

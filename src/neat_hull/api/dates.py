@@ -3,10 +3,10 @@
 from datetime import UTC, date, datetime
 from typing import Annotated
 
-from fastapi import APIRouter, Response
 from fastapi import Path as PathParam
+from fastapi import Response
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.files.calendar import write_calendar
@@ -21,7 +21,7 @@ from neat_hull.subjects.dates.figures import dates
 from neat_hull.subjects.log.care import care
 
 DatedId = Annotated[int, PathParam(ge=1, le=2**62)]
-router = APIRouter(prefix="/setups/{setup_id}/dates", tags=["dates"], route_class=Written)
+router = routes("dates", "/setups/{setup_id}/dates")
 
 
 @router.get("")

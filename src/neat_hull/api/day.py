@@ -3,10 +3,9 @@
 from collections.abc import Iterator
 from itertools import chain
 
-from fastapi import APIRouter
 from starlette.responses import StreamingResponse
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -14,7 +13,7 @@ from neat_hull.model.day_figures import DayRound, FullDay
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.day.full import full_day, full_day_rounds
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["day"], route_class=Written)
+router = routes("day", "/setups/{setup_id}")
 
 
 @router.post("/day")

@@ -2,11 +2,10 @@
 
 from datetime import UTC, datetime
 
-from fastapi import APIRouter
 from pydantic import Field
 
-from neat_hull.api.answers import Written
 from neat_hull.api.changes import apply_step
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, Seen, SetupId, SetupState
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.steps import setup_row
@@ -16,7 +15,7 @@ from neat_hull.store.setups import StoredSetup, load_setup
 from neat_hull.whole.judge import judge
 from neat_hull.whole.registry import limit_rows, require_known_limits
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["findings"], route_class=Written)
+router = routes("findings", "/setups/{setup_id}")
 
 
 class JudgingChange(Seen):

@@ -2,9 +2,9 @@
 
 from typing import Literal
 
-from fastapi import APIRouter, Response
+from fastapi import Response
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -21,7 +21,7 @@ from neat_hull.subjects.fixing.full import full_fixing
 from neat_hull.subjects.fixing.plan import work_plan
 from neat_hull.subjects.fixing.templates import template, template_keys
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["fixing"], route_class=Written)
+router = routes("fixing", "/setups/{setup_id}")
 
 
 class TemplateKey(Answer):

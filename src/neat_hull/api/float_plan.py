@@ -1,9 +1,9 @@
 """The page to leave with a person: kept here, printed or saved by the user, sent by nobody."""
 
-from fastapi import APIRouter, Response
+from fastapi import Response
 from pydantic import JsonValue
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.edits import patched
 from neat_hull.editing.evaluations import EVALUATIONS
@@ -16,7 +16,7 @@ from neat_hull.store.float_plans import keep_float_plan, load_float_plan
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.sight.aboard import shown_and_heard
 
-router = APIRouter(prefix="/setups/{setup_id}/float-plan", tags=["float plan"], route_class=Written)
+router = routes("float plan", "/setups/{setup_id}/float-plan")
 
 
 class FloatPlanChange(Model):

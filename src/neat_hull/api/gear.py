@@ -4,13 +4,12 @@ from base64 import b64decode
 from functools import partial
 from typing import Annotated
 
-from fastapi import APIRouter
 from fastapi import Path as PathParam
 from pydantic import Field
 from starlette.responses import Response
 
-from neat_hull.api.answers import Written
 from neat_hull.api.changes import stepped
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState
 from neat_hull.editing.imports import ImportRow, numbered, plan_table, table_changes
 from neat_hull.editing.putting import thing_of
@@ -27,7 +26,7 @@ from neat_hull.store.setups import load_setup, new_thing_id
 from neat_hull.whole.registry import columns
 from neat_hull.whole.sums import GroupBy, gear_sums
 
-router = APIRouter(tags=["gear"], route_class=Written)
+router = routes("gear")
 
 
 class NumberedThing(Model):

@@ -1,8 +1,6 @@
 """How a setup goes, in full."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -10,7 +8,7 @@ from neat_hull.model.glide_figures import FullGlide
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.glide.full import full_glide
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["glide"], route_class=Written)
+router = routes("glide", "/setups/{setup_id}")
 
 
 @router.post("/glide")

@@ -1,8 +1,6 @@
 """A setup on land, in full."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -10,7 +8,7 @@ from neat_hull.model.haul_figures import FullHaul
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.haul.full import full_haul
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["haul"], route_class=Written)
+router = routes("haul", "/setups/{setup_id}")
 
 
 @router.post("/haul")

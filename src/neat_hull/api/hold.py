@@ -1,8 +1,6 @@
 """How a setup is held, in full."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -10,7 +8,7 @@ from neat_hull.model.hold_figures import FullHold
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.hold.full import full_hold
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["hold"], route_class=Written)
+router = routes("hold", "/setups/{setup_id}")
 
 
 @router.post("/hold")

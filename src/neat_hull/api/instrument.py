@@ -3,16 +3,16 @@
 from dataclasses import asdict
 from typing import Literal
 
-from fastapi import APIRouter, Request
+from fastapi import Request
 from pydantic import Field
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.instruments.listener import Listener
 from neat_hull.model.base import Answer, Model
 from neat_hull.model.monitor import TwoReadings, TwoReadingsResult
 from neat_hull.subjects.power.monitoring import from_two
 
-router = APIRouter(prefix="/instrument", tags=["instrument"], route_class=Written)
+router = routes("instrument", "/instrument")
 
 
 class Instrument(Answer):

@@ -3,11 +3,11 @@
 from datetime import date
 from typing import Annotated, Literal
 
-from fastapi import APIRouter, Response
 from fastapi import Path as PathParam
+from fastapi import Response
 from pydantic import Field, JsonValue
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.edits import patched
 from neat_hull.editing.evaluations import EVALUATIONS
@@ -48,7 +48,7 @@ from neat_hull.subjects.log.full import learned
 from neat_hull.subjects.log.learned import mounted
 
 TripId = Annotated[int, PathParam(ge=1, le=2**62)]
-router = APIRouter(prefix="/setups/{setup_id}/log", tags=["log"], route_class=Written)
+router = routes("log", "/setups/{setup_id}/log")
 
 
 class NewTrip(Model):

@@ -2,10 +2,9 @@
 
 from typing import Annotated
 
-from fastapi import APIRouter
 from fastapi import Path as PathParam
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.money import MoneyPage, Purchase
@@ -24,7 +23,7 @@ from neat_hull.subjects.money.ledger import Logged
 from neat_hull.whole.money import money_page
 
 PurchaseId = Annotated[int, PathParam(ge=1, le=2**62)]
-router = APIRouter(prefix="/setups/{setup_id}/money", tags=["money"], route_class=Written)
+router = routes("money", "/setups/{setup_id}/money")
 
 
 @router.get("")

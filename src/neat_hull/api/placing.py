@@ -2,9 +2,9 @@
 
 from typing import Annotated
 
-from fastapi import APIRouter, Query
+from fastapi import Query
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Cache, Db, SetupId, ThingId
 from neat_hull.editing.putting import thing_of
 from neat_hull.errors import NotFoundError
@@ -15,7 +15,7 @@ from neat_hull.rig.offering import targets
 from neat_hull.rig.rigging import rig
 from neat_hull.store.setups import load_setup
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["placing"], route_class=Written)
+router = routes("placing", "/setups/{setup_id}")
 
 
 @router.get("/targets/{thing_id}")

@@ -1,9 +1,9 @@
 """The electrics in full: the day, loads, supplies, what to buy."""
 
-from fastapi import APIRouter, Request, Response
+from fastapi import Request, Response
 from pydantic import Field
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -41,7 +41,7 @@ class NewWire(Model):
     end: ThingId
 
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["power"], route_class=Written)
+router = routes("power", "/setups/{setup_id}")
 
 
 @router.post("/power")

@@ -1,9 +1,8 @@
 """Reach at large, and the angler on the way to one thing."""
 
-from fastapi import APIRouter
 from pydantic import Field
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId, ThingId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial
@@ -13,7 +12,7 @@ from neat_hull.store.setups import load_setup
 from neat_hull.subjects.reach.full import full_reach, reaching_for
 from neat_hull.whole.evaluate import evaluated
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["reach"], route_class=Written)
+router = routes("reach", "/setups/{setup_id}")
 
 
 class ReachTrial(Trial):

@@ -2,11 +2,10 @@
 
 import re
 
-from fastapi import APIRouter
 from pydantic import Field
 from starlette.responses import Response
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.moving import move_to
@@ -30,7 +29,7 @@ from neat_hull.subjects.power.buying import to_buy
 from neat_hull.whole.evaluate import evaluate, live, require_afloat
 from neat_hull.whole.registry import require_known_limits
 
-router = APIRouter(prefix="/setups", tags=["setup files"], route_class=Written)
+router = routes("setup files", "/setups")
 
 
 class NewName(Model):

@@ -2,10 +2,9 @@
 
 from typing import Annotated
 
-from fastapi import APIRouter
 from fastapi import Path as PathParam
 
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.trial import Trial, TrialPlaces
@@ -19,7 +18,7 @@ from neat_hull.store.setups import SetupName, list_setups, load_setup
 from neat_hull.whole.evaluate import live, quick
 from neat_hull.whole.how import explain
 
-router = APIRouter(prefix="/setups", tags=["setups"], route_class=Written)
+router = routes("setups", "/setups")
 
 
 class Preview(Answer):

@@ -1,15 +1,13 @@
 """Where a transducer could hang on this boat."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.sonar import Schools
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.sonar.schools import schools
 
-router = APIRouter(prefix="/setups/{setup_id}", tags=["sonar"], route_class=Written)
+router = routes("sonar", "/setups/{setup_id}")
 
 
 @router.get("/sonar")

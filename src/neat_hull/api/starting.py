@@ -1,8 +1,6 @@
 """From nothing to a first setup: what is typical, what is taken along, and the demo to look at."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupState, draw, state_of
 from neat_hull.editing.demo import add_demo
 from neat_hull.editing.starting import FirstMeasures, starting_setup
@@ -17,7 +15,7 @@ from neat_hull.store.connect import transaction
 from neat_hull.store.setups import add_setup, load_setup
 from neat_hull.whole.evaluate import evaluated, live, require_afloat
 
-router = APIRouter(tags=["starting"], route_class=Written)
+router = routes("starting")
 
 
 class Started(Answer):

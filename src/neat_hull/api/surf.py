@@ -1,8 +1,6 @@
 """Through the surf: the second arrangement of a setup beside the first."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.surf_figures import SurfLaid, SurfPage
@@ -10,7 +8,7 @@ from neat_hull.store.setups import load_setup
 from neat_hull.subjects.surf.laying import laid_down
 from neat_hull.whole.surf import surf_page
 
-router = APIRouter(prefix="/setups/{setup_id}/surf", tags=["surf"], route_class=Written)
+router = routes("surf", "/setups/{setup_id}/surf")
 
 
 @router.get("")

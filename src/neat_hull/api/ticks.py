@@ -1,15 +1,13 @@
 """Lists that are ticked off, on a phone in the garage or at the ramp."""
 
-from fastapi import APIRouter
-
-from neat_hull.api.answers import Written
+from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
 from neat_hull.model.ticks import Tick, TickList, Ticks
 from neat_hull.store.connect import transaction
 from neat_hull.store.setups import load_setup
 from neat_hull.store.ticks import clear_ticks, keep_tick, load_ticks
 
-router = APIRouter(prefix="/setups/{setup_id}/ticks", tags=["ticks"], route_class=Written)
+router = routes("ticks", "/setups/{setup_id}/ticks")
 
 
 @router.get("")
