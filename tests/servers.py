@@ -14,7 +14,7 @@ from tests.filled import filled
 
 from neat_hull.api.app import create_app
 from neat_hull.api.state import SetupCache
-from neat_hull.cli.serve import instrument_for
+from neat_hull.cli.serve import instrument_for, listen
 from neat_hull.store.connect import open_store
 
 # The shell draws the same and carries no windows, menus and pages of its own: a quarter quicker.
@@ -89,7 +89,8 @@ class ServerThread:
 
     def start(self) -> None:
         """Start; the socket listens at once, so the first request waits and does not fail."""
-        listening = socket.create_server(("127.0.0.1", 0))
+        listening = listen("127.0.0.1", 0)
+        listening.listen()
         self.url = f"http://127.0.0.1:{listening.getsockname()[1]}"
         self._feed = instrument_for(None, demo=True)
         self._app = create_app(self._data, SCREENS, listener=self._feed.__enter__())

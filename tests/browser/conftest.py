@@ -78,6 +78,10 @@ class Window:
         tools.send("Storage.clearDataForOrigin", {"origin": origin, "storageTypes": "all"})
         tools.detach()
 
+    def renew(self) -> None:
+        """Have the next test use another page of the same window."""
+        self._page = self.page().context.new_page()
+
     def drop(self) -> None:
         """Close it, and have the next test make a new one."""
         if self._page is not None:
@@ -97,15 +101,14 @@ def page(window: Window, server: Server, request: pytest.FixtureRequest) -> Iter
 
     So do tests that leave scripts or listeners behind.
     """
-    own = request.node.get_closest_marker("own_page") is not None
-    if own:
-        window.drop()
     failed = request.session.testsfailed
     yield window.page()
-    if own or request.session.testsfailed > failed:
+    if request.session.testsfailed > failed:
         window.drop()
-    else:
-        window.clean(server.url)
+        return
+    if request.node.get_closest_marker("own_page") is not None:
+        window.renew()
+    window.clean(server.url)
 
 
 @pytest.fixture

@@ -2,39 +2,30 @@
 template, the plan ticked off."""
 
 import re
-from typing import Any
 
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from tests.browser.asking import ask
 from tests.servers import Server
 
 pytestmark = pytest.mark.elsewhere
-
-API = "/api/v1/setups/1"
-
-
-def ask(page: Page, url: str, method: str, path: str, body: Any = None) -> Any:
-    """What the API says, as a script would ask it."""
-    answer = page.request.fetch(f"{url}{API}{path}", method=method, data=body)
-    assert answer.ok, answer.text()
-    return answer.json()
 
 
 @pytest.fixture
 def screen(bench: Page, server: Server) -> Page:
     """The Fixing screen, with a 9-inch screen on its arm out on the fore deck, undescribed yet."""
-    state = ask(bench, server.url, "GET", "")
+    state = ask(server, "setups/1")
     thing = {
         "name": "9-inch screen", "shape": "box", "mass_kg": 1.8, "evidence": "weighed",
         "length_m": 0.10, "width_m": 0.26, "height_m": 0.30, "offset_z_m": 0.05,
         "fixing": {"by": "plate"}, "picture": "screen",
     }  # fmt: skip
     body = {"revision": state["revision"], "thing": thing}
-    state = ask(bench, server.url, "POST", "/things", body)
+    state = ask(server, "setups/1/things", "POST", body)
     new = max(int(key) for key in state["setup"]["things"])
     place = {"x_m": 2.75, "y_m": 0.0, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
     body = {"revision": state["revision"], "place": place}
-    ask(bench, server.url, "PUT", f"/places/{new}", body)
+    ask(server, f"setups/1/places/{new}", "PUT", body)
     bench.goto(f"{server.url}/fixing")
     row(bench).get_by_role("button").click()
     expect(bench.get_by_test_id("mount-card")).to_contain_text("9-inch screen")

@@ -6,9 +6,10 @@ from typing import Any
 
 import pytest
 from playwright.sync_api import Page, expect
+from tests.browser.asking import ask
 from tests.browser.test_bench import aboard, shelf
 from tests.browser.test_findings import ADVICE_MS, card
-from tests.browser.test_fixing import ask, saved
+from tests.browser.test_fixing import saved
 from tests.servers import Server
 
 pytestmark = pytest.mark.elsewhere
@@ -95,15 +96,15 @@ def motored(bench: Page, server: Server) -> Page:
         {"name": "Big battery", "shape": "box", "mass_kg": 6.0, "length_m": 0.2, "width_m": 0.17,
          "height_m": 0.2, "battery": {"chemistry": "lifepo4", "capacity_ah": 50}},
     ):  # fmt: skip
-        state = ask(bench, server.url, "GET", "")
+        state = ask(server, "setups/1")
         body: dict[str, Any] = {"revision": state["revision"],
                                 "thing": {"evidence": "guess"} | thing}  # fmt: skip
-        state = ask(bench, server.url, "POST", "/things", body)
+        state = ask(server, "setups/1/things", "POST", body)
         new.append(max(int(key) for key in state["setup"]["things"]))
         place = {"x_m": 0.3 if len(new) == 1 else 1.2, "y_m": 0.0, "z_m": 0.5, "turn_deg": 0.0,
                  "tilt_deg": 0.0}  # fmt: skip
         body = {"revision": state["revision"], "place": place}
-        ask(bench, server.url, "PUT", f"/places/{new[-1]}", body)
+        ask(server, f"setups/1/places/{new[-1]}", "PUT", body)
     bench.goto(f"{server.url}/glide")
     expect(bench.get_by_test_id("motor-card")).to_contain_text("Shaft motor")
     return bench

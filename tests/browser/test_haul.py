@@ -2,6 +2,7 @@
 
 import pytest
 from playwright.sync_api import Page, Route, expect
+from tests.browser.asking import ask
 from tests.browser.test_edits import until
 from tests.browser.test_fixing import saved
 from tests.browser.test_glide import figure
@@ -124,8 +125,7 @@ def test_ticks_in_the_garage_outlast_a_dead_spot(bench: Page, server: Server) ->
     bench.reload()
     expect(bench.get_by_test_id("off-left")).to_have_text("15 of 17 still on")
     bench.get_by_label("Seat is off").check()
-    ticks = f"{server.url}/api/v1/setups/1/ticks"
-    until(bench, lambda: len(bench.request.get(ticks).json()["done"].get("off", [])) == 3)
+    until(bench, lambda: len(ask(server, "setups/1/ticks")["done"].get("off", [])) == 3)
     bench.evaluate("localStorage.removeItem('neat-hull-ticks')")
     bench.reload()
     expect(bench.get_by_test_id("off-left")).to_have_text("14 of 17 still on")

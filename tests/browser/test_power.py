@@ -4,6 +4,7 @@ import re
 
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from tests.browser.asking import ask
 from tests.servers import Server
 
 pytestmark = pytest.mark.elsewhere
@@ -72,37 +73,28 @@ def test_wired_from_nothing_by_keyboard(power: Page) -> None:
     expect(edges(power)).to_have_count(1)
 
 
-def add_motor(page: Page, server: Server) -> None:
+def add_motor(server: Server) -> None:
     """A motor and a small battery from the catalogue, put on the bare deck."""
-    setup = page.request.get(f"{server.url}/api/v1/setups/1").json()
-    things = [
-        one
-        for one in page.request.get(f"{server.url}/api/v1/catalog").json()
-        if one["name"] in ("Shaft motor", "Lead-acid 12 V 9 Ah")
-    ]
-    state = page.request.put(
-        f"{server.url}/api/v1/setups/1/things",
-        data={"revision": setup["revision"],
-              "things": [{"thing_id": None, "thing": one | {"shape": "box", "part": None}}
-                         for one in things]},
-    ).json()  # fmt: skip
-    ids = {
-        one["name"]: int(key)
-        for key, one in state["setup"]["things"].items()
-        if one["name"] in ("Shaft motor", "Lead-acid 12 V 9 Ah")
-    }
     spots = {"Shaft motor": (0.35, 0.0), "Lead-acid 12 V 9 Ah": (3.0, -0.05)}
+    things = [
+        {"thing_id": None, "thing": one | {"shape": "box", "part": None}}
+        for one in ask(server, "catalog")
+        if one["name"] in spots
+    ]
+    revision = ask(server, "setups/1")["revision"]
+    body = {"revision": revision, "things": things}
+    state = ask(server, "setups/1/things", "PUT", body)
+    ids = {one["name"]: int(key) for key, one in state["setup"]["things"].items()}
     edits = [
         {"what": "place", "id": ids[name], "was": None,
          "fields": {"x_m": x, "y_m": y, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}}
         for name, (x, y) in spots.items()
     ]  # fmt: skip
-    answer = page.request.patch(f"{server.url}/api/v1/setups/1", data={"edits": edits})
-    assert answer.ok, answer.text()
+    ask(server, "setups/1", "PATCH", {"edits": edits})
 
 
 def test_the_screen_browns_out_and_gets_its_own_battery(power: Page, server: Server) -> None:
-    add_motor(power, server)
+    add_motor(server)
     power.reload()
     lay(power, "Lead-acid 12 V 9 Ah", "Shaft motor")
     lay(power, "Lead-acid 12 V 9 Ah", SCREEN)

@@ -51,7 +51,7 @@ def serve(
     else:
         _require_loopback(host)
     key = new_key() if lan else None
-    with _listen(host, port) as listening, instrument_for(instrument, demo) as listener:
+    with listen(host, port) as listening, instrument_for(instrument, demo) as listener:
         open_store(data)
         if demo:
             fill_with_demo(data)
@@ -180,7 +180,8 @@ def _addresses() -> list[str]:
     return found
 
 
-def _listen(host: str, port: int) -> socket.socket:
+def listen(host: str, port: int) -> socket.socket:
+    """A socket there, to be served on. Raises StoreError for an address that cannot be used."""
     try:
         family = socket.getaddrinfo(host, port, type=socket.SOCK_STREAM)[0][0]
         # Named as TCP, asyncio sends small answers at once; else each waits 40 ms to be joined.
