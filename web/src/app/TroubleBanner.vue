@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What could not be kept, and the way back: nothing is lost without a word. */
 import { computed } from 'vue'
+import { Refusal } from '@/api/client'
 import { fieldWords } from '@/kit/words'
 import type { Held } from '@/setup/outbox'
 import { useSetup } from '@/setup/useSetup'
@@ -18,8 +19,10 @@ const now = (one: Held): string => {
   return fields.length ? `: ${fields.join(', ')}` : ''
 }
 const lost = computed(() => {
-  if (store.unable)
-    return `Not saved: ${store.unable}. Your changes are kept here, and sent again in a moment:`
+  if (store.lost instanceof Refusal) {
+    const why = store.lost.message.replace(/\.$/, '')
+    return `Not saved: ${why}. Your changes are kept here, and sent again in a moment:`
+  }
   return waiting.value.length
     ? 'The server cannot be reached. Your changes are kept here, and sent when it is back:'
     : 'The server cannot be reached. What you see is the last that was saved.'

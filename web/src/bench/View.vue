@@ -9,7 +9,6 @@ import { useChosen } from './useChosen'
 import { useDrawn } from './useDrawn'
 import { useNudge } from './useNudge'
 import { savePng } from '@/drawing/picture'
-import { wiresOf } from '@/drawing/wires'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import { wearsVest } from '@/drawing/body'
 import { useAsked } from '@/kit/useAsked'
@@ -182,7 +181,7 @@ const { thingKey } = useBenchKeys({
   },
 })
 
-const wires = computed(() => wiresOf(store.kept?.setup.power.conductors ?? {}))
+const wires = computed(() => store.kept?.setup.power.conductors ?? {})
 const picture = () =>
   savePng(sheet.value!.svg!, `${store.kept!.setup.name}, ${store.kept!.setup.boat.name}`)
 

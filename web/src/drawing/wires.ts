@@ -22,7 +22,3 @@ export function worstByWire(findings: Findings): Map<number, Verdict> {
   }
   return worst
 }
-
-/** Wires that are there: one that a change takes away is null until the server has confirmed it. */
-export const wiresOf = (rows: Record<string, Wire>): Record<string, Wire> =>
-  Object.fromEntries(Object.entries(rows).filter(([, wire]) => wire !== null))

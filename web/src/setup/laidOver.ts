@@ -1,5 +1,6 @@
 /** A setup with what the server has not confirmed yet: changes of fields, in the order they were made. */
 import type { Place, SetupState, Thing } from '@/api/client'
+import { ROWS } from '@/api/words'
 import { merged, type Fields } from './patch'
 import type { Edit, Held } from './outbox'
 
@@ -26,8 +27,20 @@ function edited(setup: SetupState['setup'], edit: Edit): SetupState['setup'] {
       ? { ...setup, things: { ...setup.things, [String(edit.id)]: merged(thing, fields) } }
       : setup
   }
-  if (edit.what === 'setup') return merged(setup, fields)
+  if (edit.what === 'setup') return withoutGone(merged(setup, fields), fields)
   return { ...setup, [edit.what]: merged(setup[edit.what], fields) }
+}
+
+/** Rows that a change made null are gone, as they will be when the server has confirmed it. */
+function withoutGone<T extends object>(setup: T, fields: Fields): T {
+  const now = { ...setup } as Record<string, Fields>
+  for (const [section, changed] of Object.entries(fields))
+    for (const rows of (ROWS as Record<string, readonly string[]>)[section] ?? []) {
+      if (!(rows in (changed as Fields))) continue
+      const left = Object.entries(now[section]![rows] as Fields).filter(([, row]) => row !== null)
+      now[section] = { ...now[section], [rows]: Object.fromEntries(left) }
+    }
+  return now as T
 }
 
 export const placesById = (setup: SetupState['setup'] | undefined): Map<number, Place> =>

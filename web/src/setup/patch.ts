@@ -26,9 +26,15 @@ export function patchOf(before: object, after: object): Patch | null {
   for (const key of Object.keys(now)) {
     const [here, there] = [was[key], now[key]]
     if (there === undefined || equal(here, there)) continue
-    const inside = alike(here, there) ? patchOf(here as Fields, there as Fields) : null
-    patch.fields[key] = inside?.fields ?? there
-    patch.was[key] = inside?.was ?? here ?? null
+    if (alike(here, there)) {
+      const inside = patchOf(here as Fields, there as Fields)
+      if (!inside) continue // a part of it, as it stands
+      patch.fields[key] = inside.fields
+      patch.was[key] = inside.was
+    } else {
+      patch.fields[key] = there
+      patch.was[key] = here ?? null
+    }
   }
   return Object.keys(patch.fields).length ? patch : null
 }

@@ -39,18 +39,14 @@ export const useSetup = defineStore('setup', () => {
   const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
   const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
-  const lost = ref(false)
-  /** what the server says for itself, where it is there and cannot write */
-  const unable = ref('')
+  /** why nothing can be saved for now: no answer at all, or what a server that cannot write says */
+  const lost = shallowRef<Offline | Refusal | null>(null)
   const left = ref<readonly string[]>([])
   const outbox = useOutbox({
     done: sent,
     refused,
     overtaken,
-    lost: (why) => {
-      lost.value = why !== null
-      unable.value = why instanceof Refusal ? why.message : ''
-    },
+    lost: (why) => (lost.value = why),
   })
   const kept = computed<SetupState | null>((before) => {
     const state = confirmed.value && laidOver(confirmed.value, outbox.waiting.value)
@@ -118,7 +114,7 @@ export const useSetup = defineStore('setup', () => {
       if (wanted !== id) return // another one was opened meanwhile
       if (confirmed.value?.setup_id !== id) stopTrying()
       keep(state)
-      lost.value = false
+      answered()
       void outbox.send()
     } catch (error) {
       fail(error)
@@ -162,7 +158,7 @@ export const useSetup = defineStore('setup', () => {
       owed = quick ? body : null
       try {
         const answer = await previewed(body, quick)
-        lost.value = false
+        answered()
         if (mine === round) {
           refusal.value = null
           // A drag draws again what moved; all else is the very same as in the answer before.
@@ -300,8 +296,13 @@ export const useSetup = defineStore('setup', () => {
 
   function fail(error: unknown): void {
     if (error instanceof Refusal) refusal.value = error
-    else if (error instanceof Offline) lost.value = true
+    else if (error instanceof Offline) lost.value ??= error
     else throw error
+  }
+
+  /** The server is there; whether it can write, only a change that was sent tells. */
+  function answered(): void {
+    if (lost.value instanceof Offline) lost.value = null
   }
 
   const nameOf = (id: number | null | undefined): string =>
@@ -334,7 +335,6 @@ export const useSetup = defineStore('setup', () => {
     unsent: outbox.entries,
     saving,
     lost,
-    unable,
     left,
     figures,
     drawing,

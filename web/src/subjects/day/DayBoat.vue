@@ -69,7 +69,6 @@ const marks = computed<Mark[]>(() => {
 })
 const placed = (): Omit<Mark, 'over'>[] =>
   Object.entries(props.plan.stores).flatMap(([name, one]) => {
-    if (one === null) return [] // it is being deleted
     const kg = at(rows.value, props.hour, (row) => row.kg[name] ?? 0) ?? 0
     const thing = 'thing' in one ? one.thing : null
     const spot = thing == null ? null : props.spot(thing)

@@ -30,7 +30,7 @@ const WORDS: Record<Kind, string> = {
 }
 const nameOf = (id: number) => props.things[String(id)]?.name ?? ''
 /** One that is being deleted stands there as nothing until that is kept. */
-const rows = computed(() => Object.entries(props.plan.stores).filter(([, one]) => one !== null))
+const rows = computed(() => Object.entries(props.plan.stores))
 const set = (name: string, fields: object) =>
   emit('take', { stores: { [name]: fields as Partial<Store> } })
 const drop = (name: string) => emit('take', { stores: { [name]: null } })

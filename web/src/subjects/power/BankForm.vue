@@ -15,9 +15,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [rows: Record<string, Bank | null>] }>()
 
-const rows = computed(() =>
-  Object.entries(props.power.banks).filter(([, one]) => (one as Bank | null) !== null),
-)
+const rows = computed(() => Object.entries(props.power.banks))
 const joined = computed(() => new Set(rows.value.flatMap(([, one]) => one.batteries)))
 const free = computed(() => props.batteries.filter((id) => !joined.value.has(id)))
 const nameOf = (id: number) => props.things[String(id)]?.name ?? ''

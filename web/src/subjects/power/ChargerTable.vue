@@ -19,9 +19,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [rows: Record<string, Charger | null>] }>()
 
-const rows = computed(() =>
-  Object.entries(props.power.chargers).filter(([, one]) => (one as Charger | null) !== null),
-)
+const rows = computed(() => Object.entries(props.power.chargers))
 const hours = (name: string) => props.full?.charging.find((one) => one.name === name)?.hours
 function set(name: string, one: Charger, fields: Partial<Charger>): void {
   emit('change', { [name]: { ...one, ...fields } })

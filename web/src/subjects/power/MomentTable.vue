@@ -16,9 +16,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [rows: Record<string, Levels | null>] }>()
 
 const loads = computed(() => props.figures.loads)
-const own = computed(() =>
-  Object.entries(props.power.moments).filter(([, on]) => (on as Levels | null) !== null),
-)
+const own = computed(() => Object.entries(props.power.moments))
 const made = computed(() => props.figures.moments.filter((name) => !props.power.moments[name]))
 const at = (moment: string, load: (typeof loads.value)[number]) =>
   load.at.find((one) => one.moment === moment)

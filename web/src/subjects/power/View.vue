@@ -6,7 +6,7 @@ import { api, ask, type Conductor, type FullPower, type Thing } from '@/api/clie
 import CautionLines from '@/kit/CautionLines.vue'
 import { useAsked } from '@/kit/useAsked'
 import { show } from '@/kit/units'
-import { wireOf, wiresOf, worstByWire } from '@/drawing/wires'
+import { wireOf, worstByWire } from '@/drawing/wires'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
@@ -49,7 +49,7 @@ const { answer: full, busy } = asked
 const inHand = shallowRef<{ key: number; points: Wire['points'] } | null>(null)
 
 const power = computed(() => store.kept?.setup.power ?? null)
-const kept = computed(() => (power.value ? wiresOf(power.value.conductors) : {}))
+const kept = computed(() => power.value?.conductors ?? {})
 const wires = computed(() => {
   const held = inHand.value
   const wire = held && kept.value[String(held.key)]
@@ -94,7 +94,7 @@ async function lay(start: number, end: number): Promise<void> {
   )
   if (!answered || !laying.answer.value) return
   // Where batteries are joined, several leads meet.
-  const joins = Object.values(power.value?.banks ?? {}).some((bank) => bank?.bus === end)
+  const joins = Object.values(power.value?.banks ?? {}).some((bank) => bank.bus === end)
   const before = joins ? null : Object.entries(kept.value).find(([, wire]) => wire.end === end)
   const key = newKey()
   // What is fed anew is no longer fed as it was.

@@ -1,0 +1,127 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { effectScope } from 'vue'
+import { Offline, Refusal } from '@/api/client'
+import { useOutbox, type Call, type Held } from './outbox'
+
+/** A browser's storage, and nothing else of it. */
+class Kept implements Storage {
+  [name: string]: unknown
+  readonly #rows = new Map<string, string>()
+  get length() {
+    return this.#rows.size
+  }
+  getItem = (key: string) => this.#rows.get(key) ?? null
+  key = (n: number) => [...this.#rows.keys()][n] ?? null
+  setItem = (key: string, value: string) => void this.#rows.set(key, value)
+  removeItem = (key: string) => void this.#rows.delete(key)
+  clear = () => this.#rows.clear()
+  rows = () => [...this.#rows.values()]
+}
+
+const refusal = (status: number) =>
+  new Refusal({
+    type: 'about:blank',
+    title: 'No',
+    status,
+    detail: 'the disk is full',
+    fields: [{ field: 'x_m', why: 'is 2 now' }],
+    current: null,
+  } as Refusal['problem'])
+const edit = (x_m: number): Call => ({
+  edits: [{ what: 'place', id: 7, fields: { x_m }, was: { x_m: 1 } }],
+})
+
+/** A tab with a server that answers each change as it is told to, first to last. */
+function tab(answers: (Error | null)[] = []) {
+  const sent: Held[] = []
+  const told: string[] = []
+  const scope = effectScope()
+  const outbox = scope.run(() =>
+    useOutbox({
+      done: async (held) => {
+        sent.push(held)
+        const error = answers.shift()
+        if (error) throw error
+      },
+      refused: (held) => told.push(`refused ${held.label}`),
+      overtaken: (held) => told.push(`overtaken ${held.label}`),
+      lost: (why) => told.push(why ? why.message : 'there'),
+    }),
+  )!
+  return { ...outbox, sent, told, close: () => scope.stop() }
+}
+const labels = (some: readonly Held[]) => some.map((one) => one.label)
+
+describe('a change on its way', () => {
+  let local: Kept
+  beforeEach(() => {
+    local = new Kept()
+    vi.useFakeTimers()
+    vi.stubGlobal('localStorage', local)
+    vi.stubGlobal('sessionStorage', new Kept())
+    vi.stubGlobal('window', new EventTarget())
+    vi.stubGlobal('navigator', {}) // without locks each tab keeps to what is its own
+  })
+  afterEach(() => {
+    vi.unstubAllGlobals()
+    vi.useRealTimers()
+  })
+
+  it('goes out after the one before, and is kept until it was answered', async () => {
+    const { put, sent, entries } = tab()
+    const both = [put(1, 'first', edit(2)), put(1, 'second', edit(3))]
+    expect(JSON.parse(local.rows()[0]!)).toHaveLength(2)
+    expect(labels(sent)).toEqual(['first'])
+    expect(await Promise.all(both)).toEqual([true, true])
+    expect(labels(sent)).toEqual(['first', 'second'])
+    expect(entries.value).toEqual([])
+    expect(local.rows()).toEqual([])
+  })
+
+  it.each([
+    ['nobody answers', new Offline('gone'), 'gone'],
+    ['the server cannot write', refusal(503), 'the disk is full'],
+  ])('is safe here where %s, and goes out again by the same key', async (_, error, why) => {
+    const { put, sent, told, entries } = tab([error, error])
+    expect(await put(1, 'first', edit(2))).toBe(true)
+    expect(told).toEqual([why])
+    expect(labels(entries.value)).toEqual(['first'])
+    await vi.advanceTimersByTimeAsync(4100)
+    expect(told).toEqual([why, why, 'there'])
+    expect(new Set(sent.map((one) => one.key)).size).toBe(1)
+    expect(entries.value).toEqual([])
+  })
+
+  it('is found again after the page was loaded anew', async () => {
+    const before = tab([new Offline('gone')])
+    await before.put(1, 'first', edit(2))
+    before.close()
+    const { send, sent, entries } = tab()
+    expect(labels(entries.value)).toEqual(['first'])
+    await send()
+    expect(sent[0]!.key).toBe(before.sent[0]!.key)
+    expect(local.rows()).toEqual([])
+  })
+
+  it('waits for its owner where others were quicker, while those after it go on', async () => {
+    const { put, insist, sent, told, entries, waiting } = tab([refusal(409)])
+    const both = [put(1, 'first', edit(2)), put(1, 'second', edit(3))]
+    expect(await Promise.all(both)).toEqual([false, true])
+    expect(told).toContain('overtaken first')
+    expect(waiting.value).toEqual([])
+    expect(entries.value).toMatchObject([{ label: 'first', overtaken: [{ why: 'is 2 now' }] }])
+    insist(entries.value[0]!.key)
+    await vi.advanceTimersByTimeAsync(0)
+    expect(sent.at(-1)!.call).toMatchObject({ edits: [{ fields: { x_m: 2 }, was: null }] })
+    expect(entries.value).toEqual([])
+  })
+
+  it('is let go of where the server said no, and the next goes out', async () => {
+    const { put, told, sent, entries } = tab([refusal(422)])
+    const both = [put(1, 'first', edit(-2)), put(1, 'second', edit(3))]
+    expect(await Promise.all(both)).toEqual([false, true])
+    expect(told).toContain('refused first')
+    expect(labels(sent)).toEqual(['first', 'second'])
+    expect(entries.value).toEqual([])
+  })
+})
