@@ -1,6 +1,7 @@
 <script setup lang="ts">
-/** A field that is typed into: while it is in use, what stands in it is the user's. */
-import { nextTick, onBeforeUnmount, ref, watch, type InputHTMLAttributes } from 'vue'
+/** A plain field of text, of a number, of a day. */
+import type { InputHTMLAttributes } from 'vue'
+import { useField } from './useField'
 
 /** What goes to the field as it is. */
 interface Plain {
@@ -24,28 +25,11 @@ interface Props extends /* @vue-ignore */ Plain {
 const props = defineProps<Props>()
 const emit = defineEmits<{ take: [text: string] }>()
 
-const given = (): string => String(props.value ?? '')
-const text = ref(given())
-let inUse = false
-let known = text.value // what stood there at first, or was taken last
-watch([given, () => props.held], () => rest())
-function rest(): void {
-  if (!inUse && !props.held && !props.bad) text.value = known = given()
-}
-function take(): void {
-  const now = String(text.value) // of a field of numbers it is one
-  if (now === known) return
-  known = now
-  emit('take', now)
-}
-/** What was taken stands as the core has it, once nobody types here. */
-async function leave(): Promise<void> {
-  take()
-  inUse = false
-  await nextTick()
-  rest()
-}
-onBeforeUnmount(() => inUse && take()) // not every browser says that it is left then
+const { text, inUse, taken, leave } = useField({
+  given: () => String(props.value ?? ''),
+  stays: () => props.held || props.bad,
+  take: (now) => emit('take', now),
+})
 </script>
 
 <template>
@@ -55,7 +39,7 @@ onBeforeUnmount(() => inUse && take()) // not every browser says that it is left
     :maxlength="maxlength"
     :aria-invalid="bad"
     @focus="inUse = true"
-    @change="take"
+    @change="taken"
     @blur="leave"
   />
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts" generic="T extends number | null">
 /** A quantity typed as the user likes it; SI goes out once it can be read. */
-import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { number, parse, unitOf, type Kind, type Units } from './units'
+import { useField } from './useField'
 
 const props = withDefaults(
   defineProps<{
@@ -22,22 +23,13 @@ const emit = defineEmits<{ 'update:modelValue': [value: T]; focus: [] }>()
 const shown = computed(() =>
   props.modelValue === null ? '' : number(props.modelValue, props.kind, props.units, props.digits),
 )
-const text = ref(shown.value)
 const unread = ref('')
-// A field in use is the user's until it is left, or taken.
-let inUse = false
-let known = shown.value
-function show(): void {
-  text.value = known = shown.value
-  unread.value = ''
-}
-watch(shown, () => {
-  if (!inUse || text.value === known) show()
+const { text, inUse, taken, leave } = useField({
+  given: () => shown.value,
+  stays: () => unread.value !== '',
+  take,
 })
-function leave(): void {
-  inUse = false
-  if (!unread.value && text.value === known) show()
-}
+watch(shown, () => !inUse.value && (unread.value = '')) // of what stood there before
 
 const EXAMPLE: Partial<Record<Kind, string>> = {
   length: '34 cm, 13.4 in or 1 ft 1 in',
@@ -49,26 +41,15 @@ const EXAMPLE: Partial<Record<Kind, string>> = {
 const field = useTemplateRef<{ input?: HTMLInputElement }>('field')
 watch(unread, (why) => field.value?.input?.setCustomValidity(why))
 
-function take(): void {
-  known = text.value
-  if (text.value === shown.value) {
-    unread.value = ''
-    return
-  }
-  if (text.value.trim() === '' && props.optional) {
-    unread.value = ''
-    emit('update:modelValue', null as T) // only where the caller said optional
-    return
-  }
-  const value = parse(text.value, props.kind, props.units)
-  if (value === null) {
-    unread.value = `“${text.value}” cannot be read. Type it like ${EXAMPLE[props.kind] ?? '70'}.`
-    return
-  }
-  unread.value = ''
-  emit('update:modelValue', value as T)
+function take(typed: string): void {
+  const none = props.optional && typed.trim() === ''
+  const value = none ? null : parse(typed, props.kind, props.units)
+  unread.value =
+    value === null && !none
+      ? `“${typed}” cannot be read. Type it like ${EXAMPLE[props.kind] ?? '70'}.`
+      : ''
+  if (!unread.value && typed !== shown.value) emit('update:modelValue', value as T)
 }
-onBeforeUnmount(() => inUse && text.value !== known && take()) // not every browser says that it is left then
 </script>
 
 <template>
@@ -82,7 +63,7 @@ onBeforeUnmount(() => inUse && text.value !== known && take()) // not every brow
       :placeholder="placeholder"
       :data-testid="testid"
       @focus="((inUse = true), emit('focus'))"
-      @change="take"
+      @change="taken"
       @blur="leave"
     >
       <template #suffix>{{ unitOf(kind, units) }}</template>

@@ -2,7 +2,15 @@
  * A question to the server whose newest asking alone is answered: of two answers under way the older
  * one never comes last, and none comes after it was forgotten.
  */
-import { readonly, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import {
+  computed,
+  readonly,
+  ref,
+  shallowRef,
+  type ComputedRef,
+  type Ref,
+  type ShallowRef,
+} from 'vue'
 import { Offline, Refusal } from '@/api/client'
 
 export interface Asked<T> {
@@ -11,6 +19,8 @@ export interface Asked<T> {
   busy: Readonly<Ref<boolean>>
   /** what kept the newest question from being answered; empty where nothing did */
   trouble: Readonly<Ref<string>>
+  /** what was put is on its way, or could not be taken: what was typed for it stays meanwhile */
+  held: ComputedRef<boolean>
   /** the refusal behind it, where the server said no */
   refusal: Readonly<ShallowRef<Refusal | null>>
   /** Ask; true where this very question was answered and is still the newest. */
@@ -23,6 +33,7 @@ export function useAsked<T>(): Asked<T> {
   const answer = shallowRef<T | null>(null)
   const busy = ref(false)
   const trouble = ref('')
+  const held = computed(() => busy.value || trouble.value !== '')
   const refusal = shallowRef<Refusal | null>(null)
   let newest = 0
 
@@ -56,5 +67,5 @@ export function useAsked<T>(): Asked<T> {
     refusal.value = null
   }
 
-  return { answer, busy: readonly(busy), trouble: readonly(trouble), refusal, put, forget }
+  return { answer, busy: readonly(busy), trouble: readonly(trouble), held, refusal, put, forget }
 }

@@ -130,7 +130,7 @@ const look_after = (body: Schemas['CareChange']) =>
           class="gap"
           :rows="learned.care"
           :names="store.things"
-          :held="page.busy.value || page.trouble.value !== ''"
+          :held="page.held.value"
           @change="look_after"
         />
       </template>

@@ -123,7 +123,7 @@ const drop = (row: Kept) =>
             :rows="page.answer.value.rows"
             :things="store.things"
             :currency="plan.currency"
-            :held="page.busy.value || page.trouble.value !== ''"
+            :held="page.held.value"
             @price="(id, minor) => edit(id, { price: minor === null ? null : minor / MINOR })"
             @bought="(id, bought) => edit(id, { bought })"
             @add="add"

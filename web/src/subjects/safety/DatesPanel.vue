@@ -17,7 +17,7 @@ const changes = ref(0)
 const trouble = ref('')
 const keeping = ref(0)
 /** A change is on its way, or could not be kept. */
-const held = computed(() => keeping.value > 0 || page.busy.value || trouble.value !== '')
+const held = computed(() => keeping.value > 0 || trouble.value !== '' || page.held.value)
 const page = usePage<Schemas['DatesPage']>(
   (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
   () => changes.value,
