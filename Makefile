@@ -85,12 +85,15 @@ types: install
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts
 
 # `make test K=gm` for one thing. A worker for each of two cores, with a server and a browser of its own.
+# A worker more than there are cores: each waits for a browser a quarter of its time.
+WORKERS ?= $(shell echo $$(($$(nproc 2>/dev/null || echo 2) + 1)))
+
 pytest: install build chromium
-	@$(BIN)/pytest -q -n 2 --dist worksteal $(if $(K),-k "$(K)")
+	@$(BIN)/pytest -q -n $(WORKERS) --dist worksteal $(if $(K),-k "$(K)")
 
 # The same with many more random examples, and how often the bands hold over a thousand owners.
 nightly: install build chromium
-	@NEAT_HULL_EXAMPLES=nightly $(BIN)/pytest -q -n 2 --dist worksteal -o timeout=3600
+	@NEAT_HULL_EXAMPLES=nightly $(BIN)/pytest -q -n $(WORKERS) --dist worksteal -o timeout=3600
 	@$(BIN)/python -m benchmarks.coverage 1000
 
 bench: install build chromium

@@ -112,11 +112,8 @@ def page(window: Window, server: Server, request: pytest.FixtureRequest) -> Iter
 
 
 @pytest.fixture
-def bench(page: Page, server: Server, request: pytest.FixtureRequest) -> Iterator[Page]:
-    """The bench of the first demo setup; fails the test if the page ever complained.
-
-    `@pytest.mark.elsewhere` is for tests that open a screen of their own first.
-    """
+def watched(page: Page) -> Iterator[Page]:
+    """A page that shows nothing yet; fails the test if it ever complained."""
     complaints: list[str] = []
 
     def failed(error: Error) -> None:
@@ -129,10 +126,19 @@ def bench(page: Page, server: Server, request: pytest.FixtureRequest) -> Iterato
 
     page.on("pageerror", failed)
     page.on("console", said)
-    if request.node.get_closest_marker("elsewhere") is None:
-        page.goto(f"{server.url}/bench")
-        page.get_by_test_id("trim").wait_for()
     yield page
     page.remove_listener("pageerror", failed)
     page.remove_listener("console", said)
     assert complaints == []
+
+
+@pytest.fixture
+def bench(watched: Page, server: Server, request: pytest.FixtureRequest) -> Page:
+    """The bench of the first demo setup.
+
+    `@pytest.mark.elsewhere` is for tests that open a screen of their own first.
+    """
+    if request.node.get_closest_marker("elsewhere") is None:
+        watched.goto(f"{server.url}/bench")
+        watched.get_by_test_id("trim").wait_for()
+    return watched

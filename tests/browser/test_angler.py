@@ -2,6 +2,7 @@
 
 import re
 
+import pytest
 from playwright.sync_api import Page, expect
 from tests.browser.test_bench import aboard
 from tests.servers import Server
@@ -23,6 +24,7 @@ def type_in(page: Page, field: str, value: str) -> None:
     expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
 
 
+@pytest.mark.elsewhere
 def test_raising_the_seat_moves_the_map_and_lowers_gm(bench: Page, server: Server) -> None:
     bench.goto(f"{server.url}/angler")
     gm = bench.get_by_test_id("angler-gm")
@@ -40,6 +42,7 @@ def test_raising_the_seat_moves_the_map_and_lowers_gm(bench: Page, server: Serve
     expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the angler")
 
 
+@pytest.mark.elsewhere
 def test_the_seat_is_dragged_on_the_figure(bench: Page, server: Server) -> None:
     bench.goto(f"{server.url}/angler")
     box = bench.locator('[data-handle="seat"]').bounding_box()
@@ -56,6 +59,7 @@ def test_the_seat_is_dragged_on_the_figure(bench: Page, server: Server) -> None:
     expect(height).to_have_value("23.5")
 
 
+@pytest.mark.elsewhere
 def test_measured_lengths_stand_beside_usual_ones_and_one_that_cannot_be_is_told(
     bench: Page, server: Server
 ) -> None:
@@ -75,6 +79,7 @@ def test_measured_lengths_stand_beside_usual_ones_and_one_that_cannot_be_is_told
     expect(bench.get_by_test_id("undo")).to_be_disabled()
 
 
+@pytest.mark.elsewhere
 def test_another_angler_goes_and_the_first_comes_back(bench: Page, server: Server) -> None:
     bench.goto(f"{server.url}/angler")
     bench.get_by_test_id("new-angler").click()
@@ -89,6 +94,7 @@ def test_another_angler_goes_and_the_first_comes_back(bench: Page, server: Serve
     expect(bench.get_by_test_id("angler-mass")).to_have_value("60.0")
 
 
+@pytest.mark.elsewhere
 def test_the_table_begins_with_trouble_and_the_figure_leans_to_what_is_chosen(
     bench: Page, server: Server
 ) -> None:

@@ -53,11 +53,11 @@ def slow(page: Page, ms: int, at: str) -> None:
 
 
 @pytest.fixture
-def gear(bench: Page, server: Server) -> Page:
+def gear(watched: Page, server: Server) -> Page:
     """The locker's table."""
-    bench.goto(f"{server.url}/gear")
-    bench.locator(f'[data-gear="{CRATE}"]').wait_for()
-    return bench
+    watched.goto(f"{server.url}/gear")
+    watched.locator(f'[data-gear="{CRATE}"]').wait_for()
+    return watched
 
 
 def test_a_name_and_the_mass_that_follows_are_both_kept(gear: Page, server: Server) -> None:

@@ -10,10 +10,10 @@ from tests.servers import Server
 
 
 @pytest.fixture
-def gear(bench: Page, server: Server) -> Page:
+def gear(watched: Page, server: Server) -> Page:
     """The locker of the demo."""
-    bench.goto(f"{server.url}/gear")
-    return bench
+    watched.goto(f"{server.url}/gear")
+    return watched
 
 
 def row(page: Page, name: str) -> Locator:

@@ -425,9 +425,6 @@ h2 {
 .key .fix {
   background: var(--fix-mark);
 }
-.key .stop {
-  background: var(--stop);
-}
 @media (max-width: 1000px) {
   .page {
     align-items: stretch;
