@@ -85,8 +85,9 @@ types: install
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts
 
 # `make test K=gm` for one thing. A worker for each of two cores, with a server and a browser of its own.
-# A worker more than there are cores: each waits for a browser a quarter of its time.
-WORKERS ?= $(shell echo $$(($$(nproc 2>/dev/null || echo 2) + 1)))
+# A worker more than there are cores: each waits for its browser a quarter of the time. A worker
+# with its browser wants a gigabyte, so that of many cores no more than four are used.
+WORKERS ?= $(shell n=$$(nproc 2>/dev/null || echo 2); echo $$((n < 4 ? n + 1 : 5)))
 
 pytest: install build chromium
 	@$(BIN)/pytest -q -n $(WORKERS) --dist worksteal $(if $(K),-k "$(K)")
