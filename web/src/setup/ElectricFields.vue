@@ -160,46 +160,12 @@ const DRAW: [Amount<Draw>, string][] = [
   </template>
 </template>
 
+<style scoped src="./fields.css"></style>
 <style scoped>
-span {
-  padding-top: 3px;
-  color: var(--soft);
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px 10px;
-}
-label {
-  display: grid;
-  gap: 2px;
-  align-content: start;
-  color: var(--soft);
-  font-size: 11px;
-}
-.tick {
-  display: flex;
-  gap: 5px;
-  align-items: center;
-  font-size: 13px;
-}
 .pair {
   display: flex;
   gap: 4px;
   padding: 0;
-}
-input:not([type='checkbox']),
-select {
-  box-sizing: border-box;
-  width: 100%;
-  height: 24px;
-  padding: 0 6px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  font-size: 13px;
 }
 .pair select {
   width: 52px;

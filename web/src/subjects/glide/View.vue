@@ -254,42 +254,20 @@ const { width } = useElementSize(left)
 </template>
 
 <style scoped src="@/setup/page.css"></style>
+<style scoped src="@/kit/cards.css"></style>
 <style scoped>
-.top,
 .head,
 .under {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 14px;
   align-items: baseline;
-}
-.top {
-  margin-bottom: 8px;
-}
-.top h1,
-.top p,
-.head h2 {
-  margin: 0;
-}
-.head,
-.under {
   justify-content: space-between;
 }
 .head {
   margin-bottom: 6px;
 }
-.answer b {
-  font-size: 19px;
-}
-.card {
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-}
-.pad {
-  padding: 10px 12px;
-}
-.pad h2 {
+.head h2 {
   margin: 0;
 }
 .want {
@@ -312,14 +290,6 @@ const { width } = useElementSize(left)
 }
 .wide > p {
   margin: 0;
-}
-select {
-  height: 24px;
-  border: 1px solid var(--line);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
 }
 @media (max-width: 1000px) {
   .wide {

@@ -357,6 +357,7 @@ const aboard = computed(() => [...store.places.keys()])
 </template>
 
 <style scoped src="@/setup/page.css"></style>
+<style scoped src="@/kit/cards.css"></style>
 <style scoped>
 .page {
   --side: 440px;
@@ -384,17 +385,9 @@ h2 {
   display: grid;
   gap: 10px;
 }
-.card {
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-}
 .diagram {
   padding: 8px;
   overflow-x: auto;
-}
-.pad {
-  padding: 10px 12px;
 }
 .day {
   padding: 6px;
