@@ -59,7 +59,7 @@ const floor = (over_m: number, where: string) =>
 </script>
 
 <template>
-  <section aria-label="Figures">
+  <section class="apart" aria-label="Figures">
     <FigureLine
       testid="weight"
       :words="show(figures.weight.carried_kg, 'mass', units)"

@@ -108,7 +108,7 @@ defineExpose({ focusSearch: () => field.value?.focus() })
       <el-button size="small" data-testid="add-thing" @click="emit('edit', null)">Add…</el-button>
     </div>
 
-    <section class="shelf" :class="{ dropping }" aria-label="Ashore" data-testid="shelf">
+    <section class="shelf apart" :class="{ dropping }" aria-label="Ashore" data-testid="shelf">
       <h2>Ashore: drag aboard</h2>
       <p v-if="ashore.length === 0" class="empty">
         Everything you own is aboard. Add more gear in Gear.
@@ -141,7 +141,7 @@ defineExpose({ focusSearch: () => field.value?.focus() })
       :grouped="[...marked].every((id) => places.get(id)?.group)"
       @act="emit('act', $event)"
     />
-    <section class="aboard" aria-label="Aboard, bow to stern" data-testid="aboard">
+    <section class="aboard apart" aria-label="Aboard, bow to stern" data-testid="aboard">
       <p v-if="aboard.length === 0" class="empty">
         Nothing yet. Drag an item from the list above onto the boat, or press Enter on it; then move
         it with the arrow keys.

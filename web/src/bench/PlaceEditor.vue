@@ -5,6 +5,7 @@ import type { Aboard, Clash, Place, Target, Thing } from '@/api/client'
 import type { Units } from '@/kit/units'
 import { clashWords, told } from '@/kit/words'
 import VerdictMark from '@/kit/VerdictMark.vue'
+import { clashKey } from '@/drawing/clashes'
 import { placedAt } from '@/drawing/places'
 import { BOAT, outOf } from '@/drawing/stands'
 import { isLong } from '@/drawing/things'
@@ -79,7 +80,7 @@ function why(target: Target): string {
       Also aboard the same day in {{ elsewhere.join(', ') }}.
     </p>
     <ul v-if="clashes.length" class="wide clashes" data-testid="clashes">
-      <li v-for="(one, i) in clashes" :key="i">
+      <li v-for="one in clashes" :key="clashKey(one)">
         <VerdictMark :verdict="one.verdict" />
         <span>{{ clashWords(one, units) }}</span>
       </li>

@@ -304,11 +304,13 @@ async function strike(): Promise<void> {
   grid-template-columns: 250px minmax(0, 1fr) 304px;
   height: 100%;
   min-height: 0;
+  background: var(--card);
 }
+/* Without a ground of its own what scrolls here is drawn with the page; else it is a layer, and all of
+   it is drawn again at every move of a thing. */
 aside {
   min-height: 0;
   padding: 10px 12px;
-  background: var(--card);
 }
 .left {
   border-right: 1px solid var(--line);
@@ -325,6 +327,7 @@ main {
   min-width: 0;
   min-height: 0;
   padding: 8px 10px;
+  background: var(--paper);
 }
 .carrying {
   cursor: grabbing;

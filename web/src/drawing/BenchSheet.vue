@@ -394,11 +394,11 @@ svg {
   display: block;
   user-select: none;
 }
-/* A view is a layer of its own, and so is what is held: a drag paints that and not the boat.
-   What is drawn in a view bears its name too, and is none. */
+/* A view is a layer of its own, and so is what is held from above, and where it is along the boat: a
+   drag paints those and not the boat. What is drawn in a view bears its name too, and is none. */
 svg > .plan,
 svg > .side,
-.side :deep(.thing.selected > g),
+.band,
 .plan :deep(.thing.selected > g) {
   will-change: transform;
 }

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Clash } from '@/api/client'
 import { number, type Units } from '@/kit/units'
+import { clashKey } from './clashes'
 import { planY, sideY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{
@@ -16,6 +17,7 @@ const props = defineProps<{
 const marks = computed(() =>
   props.clashes.map((clash) => ({
     clash,
+    key: clashKey(clash),
     x: toX(props.sheet, clash.at[0]),
     y: props.view === 'plan' ? planY(props.sheet, clash.at[1]) : sideY(props.sheet, clash.at[2]),
     mine:
@@ -29,7 +31,7 @@ const marks = computed(() =>
 
 <template>
   <g class="clashes" aria-hidden="true">
-    <g v-for="(mark, i) in marks" :key="i" :class="[mark.clash.verdict, { mine: mark.mine }]">
+    <g v-for="mark in marks" :key="mark.key" :class="[mark.clash.verdict, { mine: mark.mine }]">
       <path :d="`M${mark.x - 4},${mark.y - 4}l8,8m0,-8l-8,8`" />
       <text v-if="mark.mine" :x="mark.x + 7" :y="mark.y - 4">
         {{ number(Math.abs(mark.clash.gap_m), 'length', units, 1) }}

@@ -117,7 +117,7 @@ defineExpose({ tryTop, drop })
 </script>
 
 <template>
-  <section class="findings" aria-label="Findings" data-testid="findings">
+  <section class="findings apart" aria-label="Findings" data-testid="findings">
     <h1 class="on-paper">
       {{ store.kept?.setup.name }} · {{ store.kept?.setup.boat.name }}, limits for {{ profile }}
     </h1>
