@@ -352,20 +352,25 @@ def test_gear_whose_answer_is_lost_before_a_reload_is_added_once(
     assert len(kept(server)["things"]) == before + 1
 
 
-def test_what_the_server_cannot_write_now_is_sent_again(gear: Page, server: Server) -> None:
+def disk_full(page: Page, times: int) -> None:
+    """From here on so many changes are answered with a full disk."""
     told = {"type": "about:blank", "title": "The data file cannot be used", "status": 503,
             "detail": "cannot be written: the disk is full; nothing was changed", "fields": [],
             "current": None}  # fmt: skip
     full: list[Route] = []
 
     def refuse(route: Route) -> None:
-        if route.request.method != "PATCH" or len(full) == 2:
+        if route.request.method != "PATCH" or len(full) == times:
             route.fallback()
             return
         full.append(route)
         route.fulfill(status=503, json=told)
 
-    gear.route("**/api/v1/setups/1", refuse)
+    page.route("**/api/v1/setups/1", refuse)
+
+
+def test_what_the_server_cannot_write_now_is_sent_again(gear: Page, server: Server) -> None:
+    disk_full(gear, times=2)
     cell = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
     cell.fill("5.5")
     cell.press("Tab")
@@ -374,3 +379,17 @@ def test_what_the_server_cannot_write_now_is_sent_again(gear: Page, server: Serv
     expect(cell).to_have_value("5.50")
     expect(gear.get_by_test_id("banner")).to_have_count(0)
     assert kept(server)["things"][str(CRATE)]["mass_kg"] == 5.5
+
+
+def test_what_cannot_be_written_and_is_discarded_is_told_no_more(
+    gear: Page, server: Server
+) -> None:
+    before = kept(server)["things"][str(CRATE)]["mass_kg"]
+    disk_full(gear, times=1000)
+    cell = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
+    cell.fill("5.5")
+    cell.press("Tab")
+    gear.get_by_test_id("unsent").get_by_role("button", name="Discard").click()
+    expect(gear.get_by_test_id("banner")).to_have_count(0)
+    expect(cell).to_have_value(f"{before:.2f}")
+    assert kept(server)["things"][str(CRATE)]["mass_kg"] == before

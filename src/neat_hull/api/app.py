@@ -69,9 +69,8 @@ def create_app(
         redoc_url=None,
     )
     app.state.data, app.state.cache, app.state.listener = data, SetupCache(), listener
-    if (
-        screens is not None
-    ):  # first of all: there are many, and to look through all of the API costs
+    if screens is not None:
+        # First of all: a page has many, and each would be looked for through all of the API.
         app.mount("/assets", Hashed(directory=screens / "assets"))
     for part in (
         setup_files,
@@ -142,7 +141,7 @@ class Screens(StaticFiles):
         try:
             response = await super().get_response(path, scope)
         except HTTPException as error:
-            if error.status_code != 404:
+            if error.status_code != 404 or path.startswith("api/"):
                 raise
             response = await super().get_response("index.html", scope)
         response.headers["Cache-Control"] = "no-cache"

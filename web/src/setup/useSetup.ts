@@ -39,15 +39,18 @@ export const useSetup = defineStore('setup', () => {
   const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
   const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
-  /** why nothing can be saved for now: no answer at all, or what a server that cannot write says */
-  const lost = shallowRef<Offline | Refusal | null>(null)
+  const unsaved = shallowRef<Offline | Refusal | null>(null)
   const left = ref<readonly string[]>([])
   const outbox = useOutbox({
     done: sent,
     refused,
     overtaken,
-    lost: (why) => (lost.value = why),
+    lost: (why) => (unsaved.value = why),
   })
+  /** why nothing can be saved for now: no answer at all, or what a server that cannot write says */
+  const lost = computed(() =>
+    unsaved.value instanceof Offline || outbox.waiting.value.length ? unsaved.value : null,
+  )
   const kept = computed<SetupState | null>((before) => {
     const state = confirmed.value && laidOver(confirmed.value, outbox.waiting.value)
     return state && sharing(before, state)
@@ -296,13 +299,13 @@ export const useSetup = defineStore('setup', () => {
 
   function fail(error: unknown): void {
     if (error instanceof Refusal) refusal.value = error
-    else if (error instanceof Offline) lost.value ??= error
+    else if (error instanceof Offline) unsaved.value ??= error
     else throw error
   }
 
   /** The server is there; whether it can write, only a change that was sent tells. */
   function answered(): void {
-    if (lost.value instanceof Offline) lost.value = null
+    if (unsaved.value instanceof Offline) unsaved.value = null
   }
 
   const nameOf = (id: number | null | undefined): string =>
