@@ -84,11 +84,11 @@ types: install
 	@$(BIN)/python -m scripts.words
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts
 
-# `make test K=gm` for one thing. A worker for each of two cores, with a server and a browser of its own.
-# A worker more than there are cores: each waits for its browser a quarter of the time. A worker
-# with its browser wants a gigabyte, so that of many cores no more than four are used.
+# Each worker has a server and a browser of its own, and waits for them a quarter of the time: there is
+# one more than cores. It wants a gigabyte, so that there are no more than five.
 WORKERS ?= $(shell n=$$(nproc 2>/dev/null || echo 2); echo $$((n < 4 ? n + 1 : 5)))
 
+# `make test K=gm` for one thing.
 pytest: install build chromium
 	@$(BIN)/pytest -q -n $(WORKERS) --dist worksteal $(if $(K),-k "$(K)")
 

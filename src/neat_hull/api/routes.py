@@ -11,7 +11,7 @@ PROBLEMS = (404, 409, 422)
 
 def routes(tag: str, prefix: str = "") -> APIRouter:
     """Of the first version of the API, with its own whole address: what is put under a prefix
-    later, the framework builds a second time, and that takes a third of a start."""
+    later, the framework builds a second time, while the first request waits."""
     return APIRouter(
         prefix=f"/api/v1{prefix}",
         tags=[tag],

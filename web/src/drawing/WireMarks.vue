@@ -1,5 +1,6 @@
 <script setup lang="ts">
-/** Wires as they lie: thick by gauge, colored by what is lost on the way, edged by what is found along them; fuses, glands and clips. */
+/** Wires as they lie: thick by gauge, colored by what is lost on the way, edged by what is found
+ * along them; fuses, glands and clips. */
 import { computed } from 'vue'
 import type { Schemas, Verdict } from '@/api/client'
 import type { Wire } from './wires'

@@ -1,7 +1,8 @@
 /**
  * Every change that the server has not confirmed, in order: kept in the browser over a reload, sent
- * one after the other, and again when a lost server is back, or one that cannot write. A change that others overtook waits for
- * the user; those after it go on. What a closed tab has left, the next one sends.
+ * one after the other, and again when a lost server is back, or one that cannot write. A change
+ * that others overtook waits for the user; those after it go on. What a closed tab has left, the
+ * next one sends.
  */
 import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
