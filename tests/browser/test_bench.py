@@ -95,6 +95,24 @@ def test_what_is_wrong_follows_when_the_hand_pauses(bench: Page) -> None:
     expect(findings).to_have_text(told)
 
 
+def test_what_is_in_hand_has_its_place_told_beside_it_and_the_list_waits(bench: Page) -> None:
+    aboard(bench, CRATE).click()
+    field = bench.get_by_test_id("from-bow")
+    before = field.input_value()
+    pick_up(bench, drawn(bench, CRATE))
+    x, y = stern(bench)
+    bench.mouse.move(x, y, steps=3)
+    told = bench.get_by_test_id("in-hand")
+    expect(told).to_have_text(re.compile(r"^Tackle crate: \d+\scm from the bow"))
+    from_bow_cm = float(re.findall(r"\d+", told.inner_text())[0])
+    expect(bench.get_by_test_id("trim")).not_to_contain_text("1.1°")
+    assert field.input_value() == before
+    bench.mouse.up()
+    expect(told).to_have_count(0)
+    expect(field).not_to_have_value(before)
+    assert float(field.input_value()) == pytest.approx(from_bow_cm, abs=0.6)
+
+
 def test_a_thing_dragged_off_the_boat_goes_ashore(bench: Page) -> None:
     pick_up(bench, drawn(bench, CRATE))
     bench.mouse.move(120, 140, steps=6)

@@ -1,7 +1,19 @@
+<script lang="ts">
+import type { Aboard, Clash, Place } from '@/api/client'
+
+/** What is aboard and ashore, and what is in whose way. */
+export interface Listed {
+  places: ReadonlyMap<number, Place>
+  ashore: number[]
+  aboard: Aboard[]
+  clashes: Clash[]
+}
+</script>
+
 <script setup lang="ts">
 /** The shelf ashore, and everything aboard from bow to stern, by where it is on the boat. */
 import { computed, nextTick, ref, watch } from 'vue'
-import type { Aboard, Clash, Place, Schemas, Target, Thing } from '@/api/client'
+import type { Schemas, Target, Thing } from '@/api/client'
 import { number, type Units } from '@/kit/units'
 import { told, ZONE_TAG, ZONE_WORD } from '@/kit/words'
 import EvidenceMark from '@/kit/EvidenceMark.vue'
@@ -10,22 +22,20 @@ import VerdictMark from '@/kit/VerdictMark.vue'
 import ChosenPanel, { type ChosenAct } from './ChosenPanel.vue'
 import PlaceEditor from './PlaceEditor.vue'
 
-const props = defineProps<{
-  things: Record<string, Thing>
-  places: ReadonlyMap<number, Place>
-  aboard: Aboard[]
-  ashore: number[]
-  selected: number | null
-  marked: ReadonlySet<number>
-  /** what all that are marked weigh, until that is known null */
-  marked_kg: number | null
-  clashes: Clash[]
-  elsewhere: Schemas['Elsewhere'][]
-  targets: Target[]
-  bow_x_m: number
-  units: Units
-  dropping: boolean
-}>()
+const props = defineProps<
+  Listed & {
+    things: Record<string, Thing>
+    selected: number | null
+    marked: ReadonlySet<number>
+    /** what all that are marked weigh, until that is known null */
+    marked_kg: number | null
+    elsewhere: Schemas['Elsewhere'][]
+    targets: Target[]
+    bow_x_m: number
+    units: Units
+    dropping: boolean
+  }
+>()
 const emit = defineEmits<{
   pick: [id: number | null]
   mark: [id: number]
@@ -141,7 +151,12 @@ defineExpose({ focusSearch: () => field.value?.focus() })
       :grouped="[...marked].every((id) => places.get(id)?.group)"
       @act="emit('act', $event)"
     />
-    <section class="aboard apart" aria-label="Aboard, bow to stern" data-testid="aboard">
+    <section
+      class="aboard apart"
+      :class="{ waiting: dropping }"
+      aria-label="Aboard, bow to stern"
+      data-testid="aboard"
+    >
       <p v-if="aboard.length === 0" class="empty">
         Nothing yet. Drag an item from the list above onto the boat, or press Enter on it; then move
         it with the arrow keys.
@@ -239,6 +254,10 @@ defineExpose({ focusSearch: () => field.value?.focus() })
   margin: 0 -6px;
   padding: 0 6px;
   overflow-y: auto;
+}
+/* As it was before something was picked up. */
+.aboard.waiting {
+  opacity: 0.5;
 }
 .heading {
   margin-bottom: -6px;

@@ -12,13 +12,13 @@ import { savePng } from '@/drawing/picture'
 import BenchSheet from '@/drawing/BenchSheet.vue'
 import { wearsVest } from '@/drawing/body'
 import { useAsked } from '@/kit/useAsked'
-import { placeWords, told } from '@/kit/words'
+import { placeWords, spotWords, told } from '@/kit/words'
 import { blankPlace, tidy, withinReachOf } from '@/drawing/places'
 import { apart, rowsById } from '@/drawing/stands'
 import BenchTools from './BenchTools.vue'
 import FigurePanel from './FigurePanel.vue'
 import { FindingsPanel } from '@/subjects/findings'
-import GearLists from './GearLists.vue'
+import GearLists, { type Listed } from './GearLists.vue'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import KeysDialog from './KeysDialog.vue'
@@ -68,15 +68,33 @@ const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   loadTargets,
 })
 const { drawn, ghosts } = useDrawn(store, rowOf, selected, marked)
-const labels = computed(
-  () =>
-    new Map(
-      drawn.value.map(({ id, thing, stand, aboard }) => [
-        id,
-        placeWords(thing, bow.value - stand.x_m, stand.y_m, aboard?.zone, look.units),
-      ]),
-    ),
+// The lists, and what each thing is called with where it is, wait until the hand is free: to draw
+// them at every move takes as long as the boat. Where the thing in hand is stands over the sheet.
+const listed = computed<Listed>((before) =>
+  carrying.value && before
+    ? before
+    : {
+        places: store.places,
+        ashore: store.ashore,
+        aboard: store.figures?.aboard ?? [],
+        clashes: store.figures?.clashes ?? [],
+      },
 )
+const labels = computed<ReadonlyMap<number, string>>((before) =>
+  carrying.value && before
+    ? before
+    : new Map(
+        drawn.value.map(({ id, thing, stand, aboard }) => [
+          id,
+          placeWords(thing, bow.value - stand.x_m, stand.y_m, aboard?.zone, look.units),
+        ]),
+      ),
+)
+const inHand = computed(() => {
+  const one = carrying.value && drawn.value.find(({ selected }) => selected)
+  if (!one) return ''
+  return `${one.thing.name}: ${spotWords(bow.value - one.stand.x_m, one.stand.y_m, look.units)}`
+})
 const overWords = computed(() => {
   const one = over.value
   if (!one) return ''
@@ -208,14 +226,11 @@ async function strike(): Promise<void> {
         ref="lists"
         v-model:search="search"
         :things="store.things"
-        :places="store.places"
-        :aboard="store.figures.aboard"
-        :ashore="store.ashore"
+        v-bind="listed"
         :selected="selected"
         :marked="marked"
         :marked_kg="together.answer.value?.mass_kg ?? null"
         :elsewhere="store.kept.elsewhere"
-        :clashes="store.figures.clashes"
         :targets="targets"
         :bow_x_m="bow"
         :units="look.units"
@@ -242,8 +257,11 @@ async function strike(): Promise<void> {
         @picture="picture"
         @keys="keysOpen = true"
       />
-      <p v-if="carrying && overWords" class="over" role="status" :class="{ barred: over?.why }">
-        {{ overWords }}
+      <p v-if="carrying" class="over" :class="{ barred: over?.why }">
+        <span v-if="inHand" class="held" data-testid="in-hand" aria-hidden="true">{{
+          inHand
+        }}</span>
+        <span v-if="overWords" role="status">{{ overWords }}</span>
       </p>
       <BenchSheet
         ref="sheet"
@@ -337,6 +355,8 @@ main {
   top: 52px;
   left: 50%;
   z-index: 2;
+  display: flex;
+  gap: 10px;
   margin: 0;
   padding: 3px 12px;
   border: 1px solid var(--pick);
@@ -345,6 +365,10 @@ main {
   color: var(--pick);
   transform: translateX(-50%);
   pointer-events: none;
+}
+.held {
+  color: var(--ink);
+  font-variant-numeric: tabular-nums;
 }
 .over.barred {
   border-color: var(--stop);

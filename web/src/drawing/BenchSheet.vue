@@ -6,6 +6,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Between, Boat, Drawing, Figures, SeatPlace, Setup, Target } from '@/api/client'
+import { sharing } from '@/kit/sharing'
 import type { Units } from '@/kit/units'
 import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from './sheet'
 import { alongRuler } from './things'
@@ -97,10 +98,17 @@ const marks = computed(() => {
 })
 const OPEN_AT = 220 // so near that what lies in something is seen in it, in percent
 const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
-// Only what is in hand comes last: to move what has the focus in the page would take the focus away.
-const last = (one: Drawn) => Number(props.inHand && one.selected)
+// What goes with the hand is drawn over all else, and has no name meanwhile: those of the others stay
+// where they are. Only in hand: to move what has the focus in the page would take the focus away.
+const moves = (one: Drawn) => props.inHand && one.stand !== one.aboard
 const ordered = computed(() =>
-  [...seen.value].sort((a, b) => last(a) - last(b) || a.depth - b.depth),
+  [...seen.value].sort((a, b) => Number(moves(a)) - Number(moves(b)) || a.depth - b.depth),
+)
+const named = computed<Drawn[]>((before) =>
+  sharing(
+    before,
+    seen.value.filter((one) => !moves(one)),
+  ),
 )
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),
@@ -256,6 +264,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           view="plan"
           :label="labels.get(thing.id) ?? thing.thing.name"
           :clashing="clashing.has(thing.id)"
+          :moving="moves(thing)"
           @grab="emit('grab', $event, thing.id, 'plan')"
           @key="emit('key', $event, thing.id)"
           @pick="emit('pick', thing.id)"
@@ -269,43 +278,51 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           :vest="vest"
           view="plan"
         />
-        <WireMarks
-          v-if="on('wires') && figures.power"
-          class="under"
-          :sheet="sheet"
-          :wires="wires"
-          :figures="figures.power.conductors"
-          :verdicts="wireVerdicts"
-          view="plan"
-        />
-        <g v-if="on('balance') && marks" class="marks">
-          <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
-          <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
-        </g>
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" names />
-        <LabelMarks :sheet="sheet" :drawing="drawing" :things="seen" view="plan" leaders />
-        <ClashMarks
-          :sheet="sheet"
-          :clashes="figures.clashes"
-          :chosen="chosenIds"
-          :units="units"
-          view="plan"
-        />
-        <MeasureLine v-if="between" :sheet="sheet" :between="between" :units="units" view="plan" />
+        <LabelMarks :sheet="sheet" :drawing="drawing" :things="named" view="plan" leaders />
         <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
         <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 15">starboard</text>
         <text class="bearing start" x="12" :y="sheet.planBottom - 6">
           port: your left, facing the bow
         </text>
-        <text
-          v-if="figures.clashes.length"
-          class="bearing"
-          :x="sheet.width - 10"
-          :y="sheet.planBottom - 6"
-        >
-          <tspan class="cross">×</tspan>
-          too close, or in the way
-        </text>
+        <g class="live">
+          <WireMarks
+            v-if="on('wires') && figures.power"
+            class="under"
+            :sheet="sheet"
+            :wires="wires"
+            :figures="figures.power.conductors"
+            :verdicts="wireVerdicts"
+            view="plan"
+          />
+          <g v-if="on('balance') && marks" class="marks">
+            <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
+            <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
+          </g>
+          <ClashMarks
+            :sheet="sheet"
+            :clashes="figures.clashes"
+            :chosen="chosenIds"
+            :units="units"
+            view="plan"
+          />
+          <MeasureLine
+            v-if="between"
+            :sheet="sheet"
+            :between="between"
+            :units="units"
+            view="plan"
+          />
+          <text
+            v-if="figures.clashes.length"
+            class="bearing"
+            :x="sheet.width - 10"
+            :y="sheet.planBottom - 6"
+          >
+            <tspan class="cross">×</tspan>
+            too close, or in the way
+          </text>
+        </g>
       </g>
 
       <g class="side" clip-path="url(#side-clip)">
@@ -332,39 +349,48 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           :drawn="thing"
           view="side"
           :label="labels.get(thing.id) ?? thing.thing.name"
+          :moving="moves(thing)"
           @grab="emit('grab', $event, thing.id, 'side')"
         />
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />
         <LabelMarks
           :sheet="sheet"
           :drawing="drawing"
-          :things="seen"
+          :things="named"
           view="side"
           :leaders="on('names')"
         />
         <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="side" />
-        <ClashMarks
-          :sheet="sheet"
-          :clashes="figures.clashes"
-          :chosen="chosenIds"
-          :units="units"
-          view="side"
-        />
-        <WireMarks
-          v-if="on('wires') && figures.power"
-          class="under"
-          :sheet="sheet"
-          :wires="wires"
-          :figures="figures.power.conductors"
-          :verdicts="wireVerdicts"
-          view="side"
-        />
-        <g v-if="on('balance') && marks" class="marks">
-          <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
-          <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />
-        </g>
-        <MeasureLine v-if="between" :sheet="sheet" :between="between" :units="units" view="side" />
         <text class="view" x="12" :y="sheet.sideTop + 17">From the side</text>
+        <g class="live">
+          <ClashMarks
+            :sheet="sheet"
+            :clashes="figures.clashes"
+            :chosen="chosenIds"
+            :units="units"
+            view="side"
+          />
+          <WireMarks
+            v-if="on('wires') && figures.power"
+            class="under"
+            :sheet="sheet"
+            :wires="wires"
+            :figures="figures.power.conductors"
+            :verdicts="wireVerdicts"
+            view="side"
+          />
+          <g v-if="on('balance') && marks" class="marks">
+            <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
+            <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />
+          </g>
+          <MeasureLine
+            v-if="between"
+            :sheet="sheet"
+            :between="between"
+            :units="units"
+            view="side"
+          />
+        </g>
       </g>
       <g :transform="`translate(12 ${inset.top})`">
         <AsternView
@@ -394,12 +420,13 @@ svg {
   display: block;
   user-select: none;
 }
-/* A view is a layer of its own, and so is what is held from above, and where it is along the boat: a
-   drag paints those and not the boat. What is drawn in a view bears its name too, and is none. */
+/* A view is a layer of its own, and so is what goes with the hand, where it is along the boat, and
+   what is told of it: a drag paints those and not the boat. What is drawn in a view bears its name
+   too, and is none. */
 svg > .plan,
 svg > .side,
-.band,
-.plan :deep(.thing.selected > g) {
+.live,
+.band {
   will-change: transform;
 }
 .lake {

@@ -13,6 +13,7 @@ const props = defineProps<{
 }>()
 
 const clip = useId()
+const outline = computed(() => sideOutline(props.sheet, props.drawing))
 /** Water plane on the centerline, carried on past both ends of the boat. */
 const surface = computed<[Point, Point] | null>(() => {
   const a = props.afloat
@@ -43,8 +44,8 @@ const water = computed(() =>
 <template>
   <g v-if="!front">
     <path class="water" :d="water" />
-    <path class="hull" :d="sideOutline(sheet, drawing)" />
-    <clipPath :id="clip"><path :d="sideOutline(sheet, drawing)" /></clipPath>
+    <path class="hull" :d="outline" />
+    <clipPath :id="clip"><path :d="outline" /></clipPath>
     <!-- The wells as if the near side were cut away: that is inside. -->
     <rect
       v-for="well in boat.wells"
@@ -57,7 +58,7 @@ const water = computed(() =>
       :height="(well.rim_z_m + 0.2 - well.floor_z_m) * sheet.scale"
       rx="6"
     />
-    <path class="outline" :d="sideOutline(sheet, drawing)" />
+    <path class="outline" :d="outline" />
   </g>
   <g v-else-if="surface">
     <path class="veil" :d="water" />
@@ -73,8 +74,10 @@ const water = computed(() =>
 </template>
 
 <style scoped>
+/* A layer of its own: it changes at every move, and the boat before it does not. */
 .water {
   fill: var(--water);
+  will-change: transform;
 }
 .veil {
   fill: var(--water);

@@ -2,9 +2,18 @@
 /** One item, from above or from the side; drawn where it is told, speaks by events. */
 import { computed } from 'vue'
 import { familyOf, partsOf } from './gear'
-import { isLong, laidOut, rodPlan, rodSide } from './things'
-import { path, type Point, type Sheet } from './sheet'
+import { isLong, laidOut } from './things'
+import type { Sheet } from './sheet'
 import type { Drawn } from './types'
+import { sharing } from '@/kit/sharing'
+
+interface Size {
+  l: number
+  w: number
+  h: number
+  /** with all its parts */
+  whole: boolean
+}
 
 const props = defineProps<{
   sheet: Sheet
@@ -13,32 +22,33 @@ const props = defineProps<{
   label: string
   /** in the way of something, or something in its way */
   clashing?: boolean
+  /** goes with the hand: drawn apart from all else, which is not drawn again then */
+  moving?: boolean
 }>()
 defineEmits<{ grab: [event: PointerEvent]; key: [event: KeyboardEvent]; pick: []; edit: [] }>()
 
 const SMALL_PX = 9 // what is less across shows as its outline alone
+const [REEL_PX, REEL_OFF_PX] = [4.5, 5]
 const long = computed(() => isLong(props.drawn.thing))
 const laid = computed(() => laidOut(props.sheet, props.drawn, props.view))
 // Drawn anew only where it is turned or looked at nearer: to move it is to set its transform.
-const parts = computed(() => {
+const size = computed<Size>((before) => {
   const { l, w, h, small_px } = laid.value
-  const found = partsOf(props.drawn.thing, props.view, { l, w, h })
-  return long.value || small_px > SMALL_PX ? found : found.slice(0, 1)
+  return sharing(before, { l, w, h, whole: long.value || small_px > SMALL_PX })
+})
+const parts = computed(() => {
+  const found = partsOf(props.drawn.thing, props.view, size.value)
+  return size.value.whole ? found : found.slice(0, 1)
 })
 const family = computed(() => familyOf(props.drawn.thing))
-const ends = computed<[Point, Point]>(() => {
-  const spot = props.view === 'plan' ? rodPlan : rodSide
-  return [spot(props.sheet, props.drawn, 0), spot(props.sheet, props.drawn, 1)]
-})
 /** A reel hangs under its rod, or sits on it; from above it is beside neither. */
-const reel = computed<Point | null>(() => {
-  const spot = props.drawn.aboard?.reel
-  const at_m = props.drawn.aboard?.reel_at_m
+const reel = computed(() => {
   const { rod, length_m } = props.drawn.thing
-  if (!rod || at_m == null || !spot) return null
-  const share = at_m / length_m
-  const [x, y] = (props.view === 'plan' ? rodPlan : rodSide)(props.sheet, props.drawn, share)
-  return props.view === 'plan' ? [x, y] : [x, y + (rod.reel === 'under' ? 5 : -5)]
+  const at_m = props.drawn.aboard?.reel_at_m
+  if (!rod || at_m == null || !props.drawn.aboard?.reel) return null
+  const off_px = props.view === 'plan' ? 0 : rod.reel === 'under' ? -REEL_OFF_PX : REEL_OFF_PX
+  const { l, k } = laid.value
+  return { x: (l * at_m) / length_m, y: off_px / k, r: REEL_PX / k }
 })
 </script>
 
@@ -53,6 +63,7 @@ const reel = computed<Point | null>(() => {
         ghost: drawn.ghost,
         misfit: drawn.aboard?.misfit,
         clashing,
+        moving,
       },
     ]"
     :role="drawn.ghost ? undefined : 'button'"
@@ -65,11 +76,11 @@ const reel = computed<Point | null>(() => {
     @keydown="$emit('key', $event)"
     @focus="$emit('pick')"
   >
-    <path v-if="long" class="hit" :d="path(ends)" />
     <g :transform="laid.transform">
+      <path v-if="long" class="hit" :d="`M0,0H${laid.l}`" />
       <path v-for="(part, i) in parts" :key="i" :class="part.paint" :d="part.d" />
+      <circle v-if="reel" class="reel" :cx="reel.x" :cy="reel.y" :r="reel.r" />
     </g>
-    <circle v-if="reel" class="reel" :cx="reel[0]" :cy="reel[1]" r="4.5" />
     <title v-if="!drawn.ghost">{{ label }}</title>
   </g>
 </template>
@@ -80,8 +91,7 @@ const reel = computed<Point | null>(() => {
   touch-action: none;
   outline: none;
 }
-.hit {
-  fill: none;
+.thing g .hit {
   stroke: transparent;
   stroke-width: 12;
 }
@@ -89,6 +99,10 @@ const reel = computed<Point | null>(() => {
   fill: var(--card);
   stroke: var(--wood);
   stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+.moving > g {
+  will-change: transform;
 }
 .misfit {
   --edge: var(--fix);

@@ -90,6 +90,8 @@ const CM = 0.01
 /** How an item's picture is put on the sheet, and the size it is drawn for, in cm. */
 export interface LaidOut {
   transform: string
+  /** px of one of its cm */
+  k: number
   l: number
   w: number
   h: number
@@ -111,7 +113,7 @@ export function laidOut(s: Sheet, d: Drawn, view: 'plan' | 'side'): LaidOut {
       const l = (length_m * Math.abs(Math.cos(tilt))) / CM
       const way = Math.cos(tilt) < 0 ? -1 : 1
       const axes = [-k * cos * way, k * sin * way, k * sin, k * cos]
-      return { transform: matrix(axes, x, planY(s, d.stand.y_m)), l, w, h, small_px: w * k }
+      return { transform: matrix(axes, x, planY(s, d.stand.y_m)), k, l, w, h, small_px: w * k }
     }
     const [along, up] = [cos * Math.cos(tilt), Math.sin(tilt)]
     const far = Math.hypot(along, up)
@@ -119,13 +121,14 @@ export function laidOut(s: Sheet, d: Drawn, view: 'plan' | 'side'): LaidOut {
     const axes = [-k * ux, -k * uz, k * uz, -k * ux]
     const l = (length_m * far) / CM
     const at_y = sideY(s, d.stand.base_z_m)
-    return { transform: matrix(axes, x, at_y), l, w: h, h: w, small_px: h * k }
+    return { transform: matrix(axes, x, at_y), k, l, w: h, h: w, small_px: h * k }
   }
   if (view === 'plan') {
     const l = length_m / CM
     const axes = [-k * cos, k * sin, k * sin, k * cos]
     return {
       transform: matrix(axes, x, planY(s, d.stand.y_m)),
+      k,
       l,
       w,
       h,
@@ -136,7 +139,7 @@ export function laidOut(s: Sheet, d: Drawn, view: 'plan' | 'side'): LaidOut {
   const across = (length_m * Math.abs(sin) + width_m * Math.abs(cos)) / CM
   const axes = [cos < -1e-9 ? k : -k, 0, 0, -k]
   const at_y = sideY(s, d.stand.base_z_m)
-  return { transform: matrix(axes, x, at_y), l, w: across, h, small_px: Math.min(l, h) * k }
+  return { transform: matrix(axes, x, at_y), k, l, w: across, h, small_px: Math.min(l, h) * k }
 }
 
 const matrix = (axes: number[], x: number, y: number): string =>

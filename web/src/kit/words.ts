@@ -56,10 +56,12 @@ export function placeWords(
   units: Units,
 ): string {
   const mass = show(thing.mass_kg, 'mass', units)
-  const from = `${show(from_bow_m, 'length', units, 0)} from the bow`
-  const words = [thing.name, mass, from, sideWords(y_m, units)]
+  const words = [thing.name, mass, spotWords(from_bow_m, y_m, units)]
   return (zone ? [...words, ZONE_WORD[zone]] : words).join(', ')
 }
+
+export const spotWords = (from_bow_m: number, y_m: number, units: Units): string =>
+  `${show(from_bow_m, 'length', units, 0)} from the bow, ${sideWords(y_m, units)}`
 
 export const EVIDENCE_WORD = {
   weighed: 'weighed',

@@ -131,15 +131,13 @@ export const useSetup = defineStore('setup', () => {
   }
 
   // Trying out: one question under way, and only the newest of those that waited is asked next.
-  // While things are carried about, what hangs on them is asked alone; the rest when the hand
-  // pauses, and now and then on the way.
+  // While things are carried about, what hangs on them is asked alone; the rest, which holds that
+  // up, when the hand pauses.
   const PAUSE_MS = 80
-  const REST_MS = 1500
   let round = 0
   let suggested = false
   let waiting: Trial | null = null
   let owed: Trial | null = null
-  let wholeAt = 0
   let pause: ReturnType<typeof setTimeout> | undefined
   let asking = false
 
@@ -155,7 +153,7 @@ export const useSetup = defineStore('setup', () => {
     asking = true
     while (waiting && kept.value) {
       const body: Trial = waiting
-      const quick = body !== owed && carried(body) && performance.now() - wholeAt < REST_MS
+      const quick = body !== owed && carried(body)
       const mine = round
       waiting = null
       owed = quick ? body : null
@@ -170,7 +168,6 @@ export const useSetup = defineStore('setup', () => {
       } catch (error) {
         if (mine === round) fail(error)
       }
-      if (!quick) wholeAt = performance.now()
     }
     asking = false
     if (owed) pause = setTimeout(() => owed && tryOut(owed), PAUSE_MS)
