@@ -9,7 +9,6 @@ from fastapi import Response
 from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
 from neat_hull.editing.evaluations import EVALUATIONS
-from neat_hull.files.calendar import write_calendar
 from neat_hull.model.dates import DatedItem, Dates, DatesPage
 from neat_hull.model.log_figures import CareRow
 from neat_hull.model.setup import require_day
@@ -61,6 +60,8 @@ def drop_dated(setup_id: SetupId, dated_id: DatedId, db: Db) -> SetupState:
 @router.get("/calendar.ics")
 def dates_calendar(setup_id: SetupId, db: Db) -> Response:
     """All that are due on some day, and what is to be looked after, for any calendar."""
+    from neat_hull.files.calendar import write_calendar  # its package takes 60 ms to load
+
     found, looked_after = _all(db, setup_id)
     return Response(
         write_calendar(found.rows, looked_after, datetime.now(UTC)),

@@ -4,6 +4,7 @@ from typing import Annotated
 
 from fastapi import Path as PathParam
 
+from neat_hull.api.problems import Problem
 from neat_hull.api.routes import routes
 from neat_hull.api.state import Cache, Db, Seen, SetupId, SetupState, draw, state_of
 from neat_hull.editing.evaluations import EVALUATIONS
@@ -28,7 +29,7 @@ class Preview(Answer):
     drawing: Drawing | None
 
 
-@router.get("")
+@router.get("", responses={404: {"model": Problem}})
 def setups(db: Db) -> list[SetupName]:
     """All setups, oldest first."""
     return list_setups(db)

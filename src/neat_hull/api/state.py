@@ -124,8 +124,8 @@ class SetupCache:
         return evaluated(setup, beside_of(stored), kept, near=before is not None)
 
 
-def cache_of(request: Request) -> SetupCache:
-    """The application's cache."""
+async def cache_of(request: Request) -> SetupCache:
+    """The application's cache; found in the loop, for to go to a thread takes longer."""
     cache: SetupCache = request.app.state.cache
     return cache
 
