@@ -133,12 +133,8 @@ def watched(page: Page) -> Iterator[Page]:
 
 
 @pytest.fixture
-def bench(watched: Page, server: Server, request: pytest.FixtureRequest) -> Page:
-    """The bench of the first demo setup.
-
-    `@pytest.mark.elsewhere` is for tests that open a screen of their own first.
-    """
-    if request.node.get_closest_marker("elsewhere") is None:
-        watched.goto(f"{server.url}/bench")
-        watched.get_by_test_id("trim").wait_for()
+def bench(watched: Page, server: Server) -> Page:
+    """The bench of the first demo setup."""
+    watched.goto(f"{server.url}/bench")
+    watched.get_by_test_id("trim").wait_for()
     return watched

@@ -2,7 +2,6 @@
 
 import re
 
-import pytest
 from playwright.sync_api import Page, expect
 from tests.browser.test_bench import aboard
 from tests.servers import Server
@@ -24,98 +23,93 @@ def type_in(page: Page, field: str, value: str) -> None:
     expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
 
 
-@pytest.mark.elsewhere
-def test_raising_the_seat_moves_the_map_and_lowers_gm(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/angler")
-    gm = bench.get_by_test_id("angler-gm")
+def test_raising_the_seat_moves_the_map_and_lowers_gm(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/angler")
+    gm = watched.get_by_test_id("angler-gm")
     before = number_in(gm.inner_text())
-    zone = bench.locator(".zones path").first
+    zone = watched.locator(".zones path").first
     edge = zone.get_attribute("d") or ""
-    bench.locator('[data-handle="seat"]').focus()
+    watched.locator('[data-handle="seat"]').focus()
     for _ in range(10):
-        bench.keyboard.press("ArrowUp")
-    expect(bench.get_by_test_id("seat-height")).to_have_value("33.5")
+        watched.keyboard.press("ArrowUp")
+    expect(watched.get_by_test_id("seat-height")).to_have_value("33.5")
     expect(zone).not_to_have_attribute("d", edge)
     # what is above the hips of 82 kg, and part of the legs, goes up by 10 cm of 156 kg
     expect(gm).to_have_text(re.compile(rf"^{before - 5:.0f}|{before - 4:.0f}"))
-    bench.get_by_test_id("save-angler").click()
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the angler")
+    watched.get_by_test_id("save-angler").click()
+    expect(watched.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the angler")
 
 
-@pytest.mark.elsewhere
-def test_the_seat_is_dragged_on_the_figure(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/angler")
-    box = bench.locator('[data-handle="seat"]').bounding_box()
+def test_the_seat_is_dragged_on_the_figure(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/angler")
+    box = watched.locator('[data-handle="seat"]').bounding_box()
     assert box is not None
     x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
-    bench.mouse.move(x, y)
-    bench.mouse.down()
-    bench.mouse.move(x, y - 20, steps=4)
-    bench.mouse.up()
-    height = bench.get_by_test_id("seat-height")
+    watched.mouse.move(x, y)
+    watched.mouse.down()
+    watched.mouse.move(x, y - 20, steps=4)
+    watched.mouse.up()
+    height = watched.get_by_test_id("seat-height")
     expect(height).not_to_have_value("23.5")
     assert float(height.input_value()) > 30
-    bench.get_by_role("button", name="Back to what is saved").click()
+    watched.get_by_role("button", name="Back to what is saved").click()
     expect(height).to_have_value("23.5")
 
 
-@pytest.mark.elsewhere
 def test_measured_lengths_stand_beside_usual_ones_and_one_that_cannot_be_is_told(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/angler")
-    bench.get_by_test_id("lengths").locator("summary").click()
-    expect(bench.get_by_text("usually 88\u00a0cm")).to_be_visible()
-    arm = bench.locator("dd").first
+    watched.goto(f"{server.url}/angler")
+    watched.get_by_test_id("lengths").locator("summary").click()
+    expect(watched.get_by_text("usually 88\u00a0cm")).to_be_visible()
+    arm = watched.locator("dd").first
     before = number_in(arm.inner_text())
-    field = bench.get_by_test_id("wall_to_fingertip_m")
+    field = watched.get_by_test_id("wall_to_fingertip_m")
     field.fill("95")
     field.press("Tab")
     expect(arm).not_to_have_text(f"{before:.1f}\u00a0cm")
     assert number_in(arm.inner_text()) > before + 4
     field.fill("20")
     field.press("Tab")
-    expect(bench.get_by_role("alert").first).to_contain_text("lies between 66 cm and 115 cm")
-    expect(bench.get_by_test_id("undo")).to_be_disabled()
+    expect(watched.get_by_role("alert").first).to_contain_text("lies between 66 cm and 115 cm")
+    expect(watched.get_by_test_id("undo")).to_be_disabled()
 
 
-@pytest.mark.elsewhere
-def test_another_angler_goes_and_the_first_comes_back(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/angler")
-    bench.get_by_test_id("new-angler").click()
-    expect(bench.get_by_role("heading", level=1)).to_have_text("Angler 2")
-    bench.get_by_test_id("angler-mass").fill("60")
-    bench.get_by_test_id("angler-mass").press("Tab")
-    bench.get_by_test_id("save-angler").click()
-    expect(bench.get_by_test_id("save-angler")).to_be_disabled()
-    bench.get_by_test_id("who").select_option(label="Ilda Renn")
-    expect(bench.get_by_test_id("angler-mass")).to_have_value("82.0")
-    bench.get_by_test_id("undo").click()
-    expect(bench.get_by_test_id("angler-mass")).to_have_value("60.0")
+def test_another_angler_goes_and_the_first_comes_back(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/angler")
+    watched.get_by_test_id("new-angler").click()
+    expect(watched.get_by_role("heading", level=1)).to_have_text("Angler 2")
+    watched.get_by_test_id("angler-mass").fill("60")
+    watched.get_by_test_id("angler-mass").press("Tab")
+    watched.get_by_test_id("save-angler").click()
+    expect(watched.get_by_test_id("save-angler")).to_be_disabled()
+    watched.get_by_test_id("who").select_option(label="Ilda Renn")
+    expect(watched.get_by_test_id("angler-mass")).to_have_value("82.0")
+    watched.get_by_test_id("undo").click()
+    expect(watched.get_by_test_id("angler-mass")).to_have_value("60.0")
 
 
-@pytest.mark.elsewhere
 def test_the_table_begins_with_trouble_and_the_figure_leans_to_what_is_chosen(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/reach")
-    table = bench.get_by_test_id("reach-table")
+    watched.goto(f"{server.url}/reach")
+    table = watched.get_by_test_id("reach-table")
     first = table.locator("tbody tr").first
     expect(first).to_contain_text("PFD")
     expect(first).to_contain_text("emergency")
     expect(first).to_contain_text("twist")
     expect(table).to_contain_text("first open Bow hatch")
-    bench.locator(f'[data-reach="{SCREEN}"] button').click()
-    expect(bench.get_by_test_id("reaching")).to_contain_text(
+    watched.locator(f'[data-reach="{SCREEN}"] button').click()
+    expect(watched.get_by_test_id("reaching")).to_contain_text(
         re.compile(r"lean needed, the boat heels \d\.\d° to starboard, \d+ % of the righting")
     )
     # the map is another one at another height
-    zone = bench.locator('[data-zone="hand"] .pattern')
+    zone = watched.locator('[data-zone="hand"] .pattern')
     edge = zone.get_attribute("d") or ""
-    bench.get_by_role("button", name="shoulder", exact=True).click()
+    watched.get_by_role("button", name="shoulder", exact=True).click()
     expect(zone).not_to_have_attribute("d", edge)
-    expect(bench.get_by_test_id("rod-table").locator("tbody tr")).to_have_count(3)
-    expect(bench.get_by_test_id("park-in")).to_have_text("Port rod holder")
+    expect(watched.get_by_test_id("rod-table").locator("tbody tr")).to_have_count(3)
+    expect(watched.get_by_test_id("park-in")).to_have_text("Port rod holder")
 
 
 def test_a_cleat_comes_into_the_hand_when_it_is_moved_there(bench: Page) -> None:

@@ -1,12 +1,9 @@
 """A day as a person plans it: ice and catch, the worst hour, and the way out of it."""
 
-import pytest
 from playwright.sync_api import Page, Route, expect
 from tests.browser.starting import start_boat
 from tests.browser.test_fixing import saved
 from tests.servers import Server
-
-pytestmark = pytest.mark.elsewhere
 
 
 def opened(page: Page, server: Server) -> None:
@@ -16,88 +13,88 @@ def opened(page: Page, server: Server) -> None:
 
 
 def test_the_worst_hour_is_found_told_and_led_to_from_the_bench(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/bench")
-    chip = bench.get_by_test_id("worst-chip")
+    watched.goto(f"{server.url}/bench")
+    chip = watched.get_by_test_id("worst-chip")
     expect(chip).to_have_text("worst at 12:00")
     chip.click()
-    expect(bench.get_by_test_id("worst-h")).to_have_text("12:00")
-    expect(bench.get_by_test_id("hour-told")).to_contain_text("12:00")
-    ribbon = bench.get_by_test_id("ribbon")
+    expect(watched.get_by_test_id("worst-h")).to_have_text("12:00")
+    expect(watched.get_by_test_id("hour-told")).to_contain_text("12:00")
+    ribbon = watched.get_by_test_id("ribbon")
     ribbon.focus()
-    bench.keyboard.press("PageDown")
-    expect(bench.get_by_test_id("hour-told")).to_contain_text("11:00")
+    watched.keyboard.press("PageDown")
+    expect(watched.get_by_test_id("hour-told")).to_contain_text("11:00")
     box = ribbon.bounding_box()
     assert box is not None
-    bench.mouse.click(box["x"] + 60, box["y"] + 34)
-    expect(bench.get_by_test_id("hour-told")).to_contain_text("6:")
-    bench.get_by_role("button", name="worst at 12:00").click()
-    expect(bench.get_by_test_id("how-rows")).to_contain_text("of the way from fine to fix")
+    watched.mouse.click(box["x"] + 60, box["y"] + 34)
+    expect(watched.get_by_test_id("hour-told")).to_contain_text("6:")
+    watched.get_by_role("button", name="worst at 12:00").click()
+    expect(watched.get_by_test_id("how-rows")).to_contain_text("of the way from fine to fix")
 
 
 def test_ice_that_is_gone_early_is_a_finding_until_its_walls_are_thick(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    opened(bench, server)
-    bench.get_by_test_id("store-walls-ice").select_option("soft bag")
-    expect(bench.get_by_text("Ice gone at")).to_be_visible()
-    saved(bench)
-    bench.get_by_test_id("store-walls-ice").select_option("thick box")
-    expect(bench.get_by_text("Ice gone at")).to_have_count(0)
-    saved(bench)
-    bench.get_by_test_id("undo").click()
-    expect(bench.get_by_text("Ice gone at")).to_be_visible()
+    opened(watched, server)
+    watched.get_by_test_id("store-walls-ice").select_option("soft bag")
+    expect(watched.get_by_text("Ice gone at")).to_be_visible()
+    saved(watched)
+    watched.get_by_test_id("store-walls-ice").select_option("thick box")
+    expect(watched.get_by_text("Ice gone at")).to_have_count(0)
+    saved(watched)
+    watched.get_by_test_id("undo").click()
+    expect(watched.get_by_text("Ice gone at")).to_be_visible()
 
 
-def test_a_day_is_planned_from_nothing_and_kept(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/bench")
-    start_boat(bench, "Morning")
-    expect(bench.get_by_test_id("worst-chip")).to_have_count(0)
-    bench.goto(f"{server.url}/day")
-    bench.get_by_test_id("start-day").click()
-    expect(bench.get_by_test_id("day-charts")).to_be_visible()
-    saved(bench)
-    bench.get_by_test_id("phase-hours-2").fill("4.5")
-    bench.get_by_test_id("phase-hours-2").press("Enter")
-    saved(bench)
-    bench.get_by_test_id("add-store").select_option("catch")
-    expect(bench.get_by_test_id("stores")).to_contain_text("catch")
-    saved(bench)
-    bench.get_by_test_id("start-h").fill("09:15")
-    bench.get_by_test_id("start-h").press("Tab")
-    saved(bench)
-    bench.reload()
-    expect(bench.get_by_test_id("start-h")).to_have_value("09:15")
-    expect(bench.get_by_test_id("phase-hours-2")).to_have_value("4.50")
-    expect(bench.get_by_test_id("ribbon")).to_have_attribute("aria-valuemin", "9.25")
+def test_a_day_is_planned_from_nothing_and_kept(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/bench")
+    start_boat(watched, "Morning")
+    expect(watched.get_by_test_id("worst-chip")).to_have_count(0)
+    watched.goto(f"{server.url}/day")
+    watched.get_by_test_id("start-day").click()
+    expect(watched.get_by_test_id("day-charts")).to_be_visible()
+    saved(watched)
+    watched.get_by_test_id("phase-hours-2").fill("4.5")
+    watched.get_by_test_id("phase-hours-2").press("Enter")
+    saved(watched)
+    watched.get_by_test_id("add-store").select_option("catch")
+    expect(watched.get_by_test_id("stores")).to_contain_text("catch")
+    saved(watched)
+    watched.get_by_test_id("start-h").fill("09:15")
+    watched.get_by_test_id("start-h").press("Tab")
+    saved(watched)
+    watched.reload()
+    expect(watched.get_by_test_id("start-h")).to_have_value("09:15")
+    expect(watched.get_by_test_id("phase-hours-2")).to_have_value("4.50")
+    expect(watched.get_by_test_id("ribbon")).to_have_attribute("aria-valuemin", "9.25")
 
 
-def test_the_day_is_read_and_changed_on_a_phone(bench: Page, server: Server) -> None:
-    bench.set_viewport_size({"width": 390, "height": 844})
-    opened(bench, server)
-    bench.get_by_label("Delete catch").click()
-    expect(bench.get_by_test_id("stores")).not_to_contain_text("catch")
-    bench.get_by_label("Delete phase 4").click()
-    expect(bench.get_by_test_id("phase-kind-3")).to_have_value("back")
+def test_the_day_is_read_and_changed_on_a_phone(watched: Page, server: Server) -> None:
+    watched.set_viewport_size({"width": 390, "height": 844})
+    opened(watched, server)
+    watched.get_by_label("Delete catch").click()
+    expect(watched.get_by_test_id("stores")).not_to_contain_text("catch")
+    watched.get_by_label("Delete phase 4").click()
+    expect(watched.get_by_test_id("phase-kind-3")).to_have_value("back")
 
 
 def test_a_day_that_takes_long_says_how_far_it_is_and_can_be_stopped(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
     held: list[Route] = []
 
     def hold(route: Route) -> None:
         held.append(route)
 
-    bench.route("**/day/rounds", hold)
-    bench.goto(f"{server.url}/day")
-    progress = bench.get_by_test_id("day-progress")
+    watched.route("**/day/rounds", hold)
+    watched.goto(f"{server.url}/day")
+    progress = watched.get_by_test_id("day-progress")
     expect(progress).to_be_visible()
     progress.get_by_role("button", name="Stop").click()
     expect(progress).to_have_count(0)
-    expect(bench.get_by_text("Stopped:")).to_be_visible()
-    bench.unroute("**/day/rounds", hold)
-    bench.get_by_role("button", name="Go on").click()
-    expect(bench.get_by_test_id("day-charts")).to_be_visible()
-    expect(bench.get_by_text("Stopped:")).to_have_count(0)
+    expect(watched.get_by_text("Stopped:")).to_be_visible()
+    watched.unroute("**/day/rounds", hold)
+    watched.get_by_role("button", name="Go on").click()
+    expect(watched.get_by_test_id("day-charts")).to_be_visible()
+    expect(watched.get_by_text("Stopped:")).to_have_count(0)

@@ -8,11 +8,9 @@ from playwright.sync_api import Locator, Page, expect
 from tests.browser.asking import ask
 from tests.servers import Server
 
-pytestmark = pytest.mark.elsewhere
-
 
 @pytest.fixture
-def screen(bench: Page, server: Server) -> Page:
+def screen(watched: Page, server: Server) -> Page:
     """The Fixing screen, with a 9-inch screen on its arm out on the fore deck, undescribed yet."""
     state = ask(server, "setups/1")
     thing = {
@@ -26,10 +24,10 @@ def screen(bench: Page, server: Server) -> Page:
     place = {"x_m": 2.75, "y_m": 0.0, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
     body = {"revision": state["revision"], "place": place}
     ask(server, f"setups/1/places/{new}", "PUT", body)
-    bench.goto(f"{server.url}/fixing")
-    row(bench).get_by_role("button").click()
-    expect(bench.get_by_test_id("mount-card")).to_contain_text("9-inch screen")
-    return bench
+    watched.goto(f"{server.url}/fixing")
+    row(watched).get_by_role("button").click()
+    expect(watched.get_by_test_id("mount-card")).to_contain_text("9-inch screen")
+    return watched
 
 
 def row(page: Page) -> Locator:

@@ -12,8 +12,6 @@ from tests.browser.test_findings import ADVICE_MS, card
 from tests.browser.test_fixing import saved
 from tests.servers import Server
 
-pytestmark = pytest.mark.elsewhere
-
 CRATE = 9
 
 
@@ -31,55 +29,55 @@ def slide(page: Page, testid: str, value: str) -> None:
 
 
 def test_a_crate_put_ashore_makes_it_quicker_and_back_aboard_slower(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/bench")
-    bench.get_by_role("link", name="Afloat").click()
-    bench.get_by_role("link", name="Glide").click()
-    expect(bench.get_by_test_id("resistance")).to_be_visible()
-    with_crate, extra = figure(bench, "glide-pace"), figure(bench, "extra")
-    bench.get_by_role("link", name="Bench").click()
-    aboard(bench, CRATE).click()
-    bench.keyboard.press("a")
-    expect(shelf(bench, CRATE)).to_be_visible()
-    saved(bench)
-    bench.goto(f"{server.url}/glide")
-    expect(bench.get_by_test_id("glide-pace")).not_to_contain_text(f"{with_crate:.1f}")
-    assert figure(bench, "glide-pace") < with_crate
-    assert figure(bench, "extra") < extra
-    bench.get_by_test_id("undo").click()
-    expect(bench.get_by_test_id("glide-pace")).to_contain_text(f"{with_crate:.1f}")
+    watched.goto(f"{server.url}/bench")
+    watched.get_by_role("link", name="Afloat").click()
+    watched.get_by_role("link", name="Glide").click()
+    expect(watched.get_by_test_id("resistance")).to_be_visible()
+    with_crate, extra = figure(watched, "glide-pace"), figure(watched, "extra")
+    watched.get_by_role("link", name="Bench").click()
+    aboard(watched, CRATE).click()
+    watched.keyboard.press("a")
+    expect(shelf(watched, CRATE)).to_be_visible()
+    saved(watched)
+    watched.goto(f"{server.url}/glide")
+    expect(watched.get_by_test_id("glide-pace")).not_to_contain_text(f"{with_crate:.1f}")
+    assert figure(watched, "glide-pace") < with_crate
+    assert figure(watched, "extra") < extra
+    watched.get_by_test_id("undo").click()
+    expect(watched.get_by_test_id("glide-pace")).to_contain_text(f"{with_crate:.1f}")
 
 
 def test_a_slider_is_tried_as_it_slides_and_kept_where_it_is_let_go(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/glide")
-    before = figure(bench, "glide-speed")
-    slide(bench, "effort", "120")
-    expect(bench.get_by_test_id("answer")).to_contain_text("at 120 W")
-    assert figure(bench, "glide-speed") > before
-    expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the setup")
-    bench.reload()
-    expect(bench.get_by_test_id("effort")).to_have_value("120")
+    watched.goto(f"{server.url}/glide")
+    before = figure(watched, "glide-speed")
+    slide(watched, "effort", "120")
+    expect(watched.get_by_test_id("answer")).to_contain_text("at 120 W")
+    assert figure(watched, "glide-speed") > before
+    expect(watched.get_by_test_id("undo")).to_have_attribute("title", "Undo: Change the setup")
+    watched.reload()
+    expect(watched.get_by_test_id("effort")).to_have_value("120")
 
 
 def test_each_part_lays_itself_open_and_another_setup_lies_beside(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/glide")
-    bench.get_by_test_id("costs").get_by_role("button", name="Waves").click()
-    expect(bench.get_by_test_id("how-rows")).to_contain_text("Froude number")
-    bench.keyboard.press("Escape")
-    bench.get_by_test_id("beside").select_option(label="Bare Reed Lake")
-    expect(bench.locator('[data-testid="resistance"] .other')).to_have_count(1)
+    watched.goto(f"{server.url}/glide")
+    watched.get_by_test_id("costs").get_by_role("button", name="Waves").click()
+    expect(watched.get_by_test_id("how-rows")).to_contain_text("Froude number")
+    watched.keyboard.press("Escape")
+    watched.get_by_test_id("beside").select_option(label="Bare Reed Lake")
+    expect(watched.locator('[data-testid="resistance"] .other')).to_have_count(1)
 
 
-def test_what_is_lifted_costs_nothing_and_comes_down_again(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/glide")
-    up = bench.get_by_role("button", name="Transducer: up, or laid down, on the way")
+def test_what_is_lifted_costs_nothing_and_comes_down_again(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/glide")
+    up = watched.get_by_role("button", name="Transducer: up, or laid down, on the way")
     up.click()
-    down = bench.get_by_role("button", name="Transducer: down again")
+    down = watched.get_by_role("button", name="Transducer: down again")
     expect(down).to_be_visible()
     expect(up).to_have_count(0)
     down.click()
@@ -87,7 +85,7 @@ def test_what_is_lifted_costs_nothing_and_comes_down_again(bench: Page, server: 
 
 
 @pytest.fixture
-def motored(bench: Page, server: Server) -> Page:
+def motored(watched: Page, server: Server) -> Page:
     """The Glide screen, with a motor at the stern and a battery for it."""
     new: list[int] = []
     for thing in (
@@ -105,9 +103,9 @@ def motored(bench: Page, server: Server) -> Page:
                  "tilt_deg": 0.0}  # fmt: skip
         body = {"revision": state["revision"], "place": place}
         ask(server, f"setups/1/places/{new[-1]}", "PUT", body)
-    bench.goto(f"{server.url}/glide")
-    expect(bench.get_by_test_id("motor-card")).to_contain_text("Shaft motor")
-    return bench
+    watched.goto(f"{server.url}/glide")
+    expect(watched.get_by_test_id("motor-card")).to_contain_text("Shaft motor")
+    return watched
 
 
 def test_the_range_of_a_motor_shrinks_against_the_wind(motored: Page) -> None:
@@ -121,60 +119,62 @@ def test_the_range_of_a_motor_shrinks_against_the_wind(motored: Page) -> None:
     expect(motored.locator(".found")).to_contain_text("no way over ground")
 
 
-def test_a_timed_run_gives_the_efficiency(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/glide")
-    bench.get_by_test_id("run-start").click()
-    tests = bench.get_by_test_id("glide-tests")
+def test_a_timed_run_gives_the_efficiency(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/glide")
+    watched.get_by_test_id("run-start").click()
+    tests = watched.get_by_test_id("glide-tests")
     expect(tests).to_contain_text("efficiency")
-    bench.get_by_test_id("run-use").click()
+    watched.get_by_test_id("run-use").click()
     expect(tests).to_contain_text("In use:")
 
 
-def test_anchored_by_the_stern_the_finding_leads_to_the_bow(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/hold")
-    bow = figure(bench, "hold-pull")
-    bench.get_by_test_id("to-stern").click()
-    expect(bench.get_by_test_id("hold-how")).to_contain_text("off its stern")
-    expect(bench.locator(".found")).to_contain_text("Held by the stern")
-    assert figure(bench, "hold-pull") > bow
-    bench.get_by_role("link", name="Bench").click()
-    one = card(bench, "hold-by-the-stern")
+def test_anchored_by_the_stern_the_finding_leads_to_the_bow(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/hold")
+    bow = figure(watched, "hold-pull")
+    watched.get_by_test_id("to-stern").click()
+    expect(watched.get_by_test_id("hold-how")).to_contain_text("off its stern")
+    expect(watched.locator(".found")).to_contain_text("Held by the stern")
+    assert figure(watched, "hold-pull") > bow
+    watched.get_by_role("link", name="Bench").click()
+    one = card(watched, "hold-by-the-stern")
     one.locator(".head").click()
     one.get_by_test_id("try").click()
     expect(one.get_by_test_id("apply")).to_be_visible(timeout=ADVICE_MS)
     one.get_by_test_id("apply").click()
     expect(one).to_have_count(0)
-    bench.goto(f"{server.url}/hold")
-    expect(bench.get_by_test_id("hold-how")).to_contain_text("off its bow")
+    watched.goto(f"{server.url}/hold")
+    expect(watched.get_by_test_id("hold-how")).to_contain_text("off its bow")
 
 
-def test_the_ring_is_dragged_along_the_boat_and_the_boat_turns(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/hold")
-    ring, hull = bench.get_by_test_id("hold-ring"), bench.get_by_test_id("hold-hull")
+def test_the_ring_is_dragged_along_the_boat_and_the_boat_turns(
+    watched: Page, server: Server
+) -> None:
+    watched.goto(f"{server.url}/hold")
+    ring, hull = watched.get_by_test_id("hold-ring"), watched.get_by_test_id("hold-hull")
     expect(hull).to_have_attribute("transform", re.compile(r"rotate\((0|360)"))
     box = ring.bounding_box()
     assert box is not None
     x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
-    bench.mouse.move(x, y)
-    bench.mouse.down()
-    bench.mouse.move(x, y + 40, steps=4)
-    bench.mouse.move(x, y + 86, steps=4)
+    watched.mouse.move(x, y)
+    watched.mouse.down()
+    watched.mouse.move(x, y + 40, steps=4)
+    watched.mouse.move(x, y + 86, steps=4)
     expect(hull).not_to_have_attribute("transform", re.compile(r"rotate\((0|360)"))
-    bench.mouse.up()
-    saved(bench)
-    expect(bench.locator(".found")).to_contain_text("off its bow")
+    watched.mouse.up()
+    saved(watched)
+    expect(watched.locator(".found")).to_contain_text("off its bow")
     ring.focus()
     held = ring.get_attribute("aria-valuenow") or ""
-    bench.keyboard.press("ArrowUp")
+    watched.keyboard.press("ArrowUp")
     expect(ring).not_to_have_attribute("aria-valuenow", held)
 
 
 def test_a_trolley_says_where_its_rope_runs_and_by_the_side_is_never(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/hold")
-    expect(bench.get_by_test_id("by-the-side")).to_contain_text("never")
-    bench.get_by_test_id("trolley").check()
-    expect(bench.locator(".hold")).to_contain_text("Within reach from the seat.")
-    bench.get_by_test_id("hold-bottom").select_option("mud")
-    expect(bench.locator(".answer")).to_contain_text("in mud")
+    watched.goto(f"{server.url}/hold")
+    expect(watched.get_by_test_id("by-the-side")).to_contain_text("never")
+    watched.get_by_test_id("trolley").check()
+    expect(watched.locator(".hold")).to_contain_text("Within reach from the seat.")
+    watched.get_by_test_id("hold-bottom").select_option("mud")
+    expect(watched.locator(".answer")).to_contain_text("in mud")

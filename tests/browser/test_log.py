@@ -9,17 +9,15 @@ from playwright.sync_api import Browser, Page, Route, expect
 from tests.browser.test_fixing import saved
 from tests.servers import Server
 
-pytestmark = pytest.mark.elsewhere
-
 PHONE = {"width": 390, "height": 844}
 BATTERY, SPARE_ROD, ANCHOR, TRAY, SCREEN = 5, 10, 12, 14, 6
 
 
 @pytest.fixture
-def phone(bench: Page) -> Page:
+def phone(watched: Page) -> Page:
     """The bench at 390 wide."""
-    bench.set_viewport_size({"width": PHONE["width"], "height": PHONE["height"]})
-    return bench
+    watched.set_viewport_size({"width": PHONE["width"], "height": PHONE["height"]})
+    return watched
 
 
 def log(page: Page, server: Server, part: str = "trips") -> None:
@@ -125,49 +123,51 @@ def test_a_trip_that_is_being_told_outlives_reload_and_dead_spot(
     expect(phone.get_by_test_id("trip-count")).to_have_text(str(int(count) + 1))
 
 
-def test_a_trip_without_hours_says_so_and_keeps_what_was_typed(bench: Page, server: Server) -> None:
-    log(bench, server)
-    bench.get_by_test_id("tell").click()
-    bench.get_by_test_id("trip-where").fill("Alder Reach")
-    bench.get_by_test_id("save-trip").click()
-    expect(bench.get_by_text("Say how many hours")).to_be_visible()
-    bench.get_by_test_id("trip-hours").fill("100")
-    bench.get_by_test_id("save-trip").click()
-    expect(bench.get_by_role("alert")).to_contain_text("hours")
-    expect(bench.get_by_test_id("trip-where")).to_have_value("Alder Reach")
+def test_a_trip_without_hours_says_so_and_keeps_what_was_typed(
+    watched: Page, server: Server
+) -> None:
+    log(watched, server)
+    watched.get_by_test_id("tell").click()
+    watched.get_by_test_id("trip-where").fill("Alder Reach")
+    watched.get_by_test_id("save-trip").click()
+    expect(watched.get_by_text("Say how many hours")).to_be_visible()
+    watched.get_by_test_id("trip-hours").fill("100")
+    watched.get_by_test_id("save-trip").click()
+    expect(watched.get_by_role("alert")).to_contain_text("hours")
+    expect(watched.get_by_test_id("trip-where")).to_have_value("Alder Reach")
 
 
-def test_what_the_log_says_is_offered_where_it_counts(bench: Page, server: Server) -> None:
-    bench.goto(f"{server.url}/power")
-    note = bench.get_by_test_id("learned-draws")
+def test_what_the_log_says_is_offered_where_it_counts(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/power")
+    note = watched.get_by_test_id("learned-draws")
     note.get_by_role("button", name="Use measured").click()
-    saved(bench)
+    saved(watched)
     expect(note).to_have_count(0)
-    bench.goto(f"{server.url}/fixing")
-    note = bench.get_by_test_id("learned-proved")
+    watched.goto(f"{server.url}/fixing")
+    note = watched.get_by_test_id("learned-proved")
     note.get_by_role("button").click()
-    saved(bench)
+    saved(watched)
     expect(note).to_have_count(0)
-    bench.goto(f"{server.url}/gear")
-    note = bench.get_by_test_id("learned-uses")
+    watched.goto(f"{server.url}/gear")
+    note = watched.get_by_test_id("learned-uses")
     expect(note).to_contain_text("Tackle tray")
     note.get_by_role("button", name="Tackle tray").click()
-    saved(bench)
+    saved(watched)
     expect(note).not_to_contain_text("Tackle tray")
-    bench.get_by_test_id("undo").click()
+    watched.get_by_test_id("undo").click()
     expect(note).to_contain_text("Tackle tray")
 
 
-def test_care_is_done_and_no_longer_due(bench: Page, server: Server) -> None:
-    log(bench, server, "care")
-    row = bench.get_by_test_id("care-drive:2")
+def test_care_is_done_and_no_longer_due(watched: Page, server: Server) -> None:
+    log(watched, server, "care")
+    row = watched.get_by_test_id("care-drive:2")
     expect(row).to_contain_text("2026-08-08")
     row.get_by_role("button", name="Done today").click()
     expect(row).to_contain_text("0 trips, 0 h")
-    bench.get_by_label("What else").fill("Wax the cords")
-    bench.get_by_label("Every so many trips").fill("30")
-    bench.get_by_role("button", name="Add", exact=True).click()
-    expect(bench.get_by_test_id("care")).to_contain_text("Wax the cords")
+    watched.get_by_label("What else").fill("Wax the cords")
+    watched.get_by_label("Every so many trips").fill("30")
+    watched.get_by_role("button", name="Add", exact=True).click()
+    expect(watched.get_by_test_id("care")).to_contain_text("Wax the cords")
 
 
 def test_a_list_is_ticked_kept_and_has_lines_of_ones_own(phone: Page, server: Server) -> None:
@@ -188,11 +188,11 @@ def test_a_list_is_ticked_kept_and_has_lines_of_ones_own(phone: Page, server: Se
 
 
 def test_the_page_taken_along_works_without_a_network_and_brings_its_result_back(
-    bench: Page, server: Server, browser: Browser, tmp_path: Path
+    watched: Page, server: Server, browser: Browser, tmp_path: Path
 ) -> None:
-    log(bench, server, "lists")
-    with bench.expect_download() as going:
-        bench.get_by_test_id("take-along").click()
+    log(watched, server, "lists")
+    with watched.expect_download() as going:
+        watched.get_by_test_id("take-along").click()
     file = tmp_path / "along.html"
     going.value.save_as(file)
     away = browser.new_context(viewport={"width": 390, "height": 844}, offline=True)
@@ -219,59 +219,61 @@ def test_the_page_taken_along_works_without_a_network_and_brings_its_result_back
     text = page.locator("#result").input_value()
     assert asked == [file.as_uri()] * 2, "it asks for nothing but itself"
     away.close()
-    bench.get_by_test_id("result").fill(text)
-    bench.get_by_test_id("read-result").click()
-    expect(bench.get_by_text("The trip and its ticks are in.")).to_be_visible()
-    bench.get_by_text("Trips", exact=True).click()
-    expect(bench.get_by_role("row", name="2026-05-21")).to_contain_text("1 of 1")
-    bench.goto(f"{server.url}/log?part=lists")
-    bench.get_by_test_id("list-launch").click()
-    expect(bench.get_by_role("checkbox", name="PFD: on, and closed")).to_be_checked()
-    bench.get_by_test_id("result").fill("Neat Hull trip 1\nday: soon")
-    bench.get_by_test_id("read-result").click()
-    expect(bench.get_by_role("alert")).to_be_visible()
-    expect(bench.get_by_test_id("result")).to_have_value("Neat Hull trip 1\nday: soon")
+    watched.get_by_test_id("result").fill(text)
+    watched.get_by_test_id("read-result").click()
+    expect(watched.get_by_text("The trip and its ticks are in.")).to_be_visible()
+    watched.get_by_text("Trips", exact=True).click()
+    expect(watched.get_by_role("row", name="2026-05-21")).to_contain_text("1 of 1")
+    watched.goto(f"{server.url}/log?part=lists")
+    watched.get_by_test_id("list-launch").click()
+    expect(watched.get_by_role("checkbox", name="PFD: on, and closed")).to_be_checked()
+    watched.get_by_test_id("result").fill("Neat Hull trip 1\nday: soon")
+    watched.get_by_test_id("read-result").click()
+    expect(watched.get_by_role("alert")).to_be_visible()
+    expect(watched.get_by_test_id("result")).to_have_value("Neat Hull trip 1\nday: soon")
 
 
 def test_the_page_opened_from_the_server_runs_its_own_script_alone(
-    bench: Page, server: Server
+    watched: Page, server: Server
 ) -> None:
-    bench.goto(f"{server.url}/api/v1/setups/1/lists/take-along.html?show=true")
-    bench.get_by_role("checkbox", name="Drain plug in, hand-tight").check()
-    bench.reload()
-    expect(bench.get_by_role("checkbox", name="Drain plug in, hand-tight")).to_be_checked()
+    watched.goto(f"{server.url}/api/v1/setups/1/lists/take-along.html?show=true")
+    watched.get_by_role("checkbox", name="Drain plug in, hand-tight").check()
+    watched.reload()
+    expect(watched.get_by_role("checkbox", name="Drain plug in, hand-tight")).to_be_checked()
 
 
 def test_the_log_goes_out_and_what_is_there_already_is_asked_about(
-    bench: Page, server: Server, tmp_path: Path
+    watched: Page, server: Server, tmp_path: Path
 ) -> None:
-    log(bench, server)
-    with bench.expect_download() as going:
-        bench.get_by_role("link", name="Export CSV").click()
+    log(watched, server)
+    with watched.expect_download() as going:
+        watched.get_by_role("link", name="Export CSV").click()
     file = tmp_path / "log.csv"
     going.value.save_as(file)
     other = "\r\n99,2026-05-22,,2.0,Alder Reach,fresh,,,Reed Lake dawn,,,,,,,,,,,,"
     file.write_text(file.read_text(encoding="utf-8").rstrip() + other, encoding="utf-8")
-    bench.get_by_test_id("log-import").set_input_files(file)
-    plan = bench.get_by_test_id("import-plan")
+    watched.get_by_test_id("log-import").set_input_files(file)
+    plan = watched.get_by_test_id("import-plan")
     expect(plan).to_contain_text("15 trips in the file, 14 of them look like")
     plan.get_by_role("button", name="Import 1").click()
-    expect(bench.get_by_test_id("trip-count")).to_have_text("15")
-    bench.get_by_test_id("log-import").set_input_files(
+    expect(watched.get_by_test_id("trip-count")).to_have_text("15")
+    watched.get_by_test_id("log-import").set_input_files(
         {"name": "x.json", "mimeType": "application/json", "buffer": b"{"}
     )
-    expect(bench.get_by_role("alert")).to_contain_text("is not JSON")
+    expect(watched.get_by_role("alert")).to_contain_text("is not JSON")
 
 
-def test_a_trip_that_is_there_is_changed_where_it_was_changed(bench: Page, server: Server) -> None:
-    log(bench, server)
-    row = bench.get_by_role("row", name="2026-10-10")
+def test_a_trip_that_is_there_is_changed_where_it_was_changed(
+    watched: Page, server: Server
+) -> None:
+    log(watched, server)
+    row = watched.get_by_role("row", name="2026-10-10")
     row.get_by_role("button", name="Change").click()
-    form = bench.get_by_test_id("trip-form")
-    expect(bench.get_by_test_id("trip-hours")).to_have_value("5")
-    bench.get_by_test_id("trip-hours").fill("5.5")
-    bench.get_by_test_id(f"uses-{ANCHOR}-0").click()
-    bench.get_by_test_id("save-trip").click()
+    form = watched.get_by_test_id("trip-form")
+    expect(watched.get_by_test_id("trip-hours")).to_have_value("5")
+    watched.get_by_test_id("trip-hours").fill("5.5")
+    watched.get_by_test_id(f"uses-{ANCHOR}-0").click()
+    watched.get_by_test_id("save-trip").click()
     expect(form).to_have_count(0)
     expect(row).to_contain_text("5.5")
     expect(row).to_contain_text("10 of 11")

@@ -8,8 +8,6 @@ from tests.browser.arriving import all_arriving
 from tests.browser.test_look import SCREENS
 from tests.servers import Server
 
-pytestmark = pytest.mark.elsewhere
-
 WIDE, HIGH = 390, 844
 
 # Where the last word or drawing of the screen ends, and what scrolls besides the screen itself.
@@ -43,10 +41,10 @@ END = """() => {
 
 
 @pytest.fixture
-def phone(bench: Page) -> Page:
+def phone(watched: Page) -> Page:
     """The bench at 390 wide."""
-    bench.set_viewport_size({"width": WIDE, "height": HIGH})
-    return bench
+    watched.set_viewport_size({"width": WIDE, "height": HIGH})
+    return watched
 
 
 @pytest.mark.parametrize("screen", SCREENS)

@@ -7,17 +7,15 @@ from playwright.sync_api import Locator, Page, expect
 from tests.browser.asking import ask
 from tests.servers import Server
 
-pytestmark = pytest.mark.elsewhere
-
 BATTERY, SCREEN = "Battery 20 Ah", "7-inch screen"
 
 
 @pytest.fixture
-def power(bench: Page, server: Server) -> Page:
+def power(watched: Page, server: Server) -> Page:
     """The Power screen of the first demo setup."""
-    bench.goto(f"{server.url}/power")
-    expect(bench.get_by_role("heading", name="Power")).to_be_visible()
-    return bench
+    watched.goto(f"{server.url}/power")
+    expect(watched.get_by_role("heading", name="Power")).to_be_visible()
+    return watched
 
 
 def edges(page: Page) -> Locator:

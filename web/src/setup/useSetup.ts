@@ -26,6 +26,7 @@ import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { changesOf } from './changing'
 import { laidOver, placesById, takeOff, sectionsOf } from './laidOver'
+import { useTrying } from './trying'
 import { settleAll } from './unsaved'
 import { useOutbox, type Call, type Held } from './outbox'
 import { withFields, type Fields } from './patch'
@@ -130,47 +131,23 @@ export const useSetup = defineStore('setup', () => {
     names.value = await ask(api.GET('/api/v1/setups'))
   }
 
-  // Trying out: one question under way, and only the newest of those that waited is asked next.
-  // While things are carried about, what hangs on them is asked alone; the rest, which holds that
-  // up, when the hand pauses.
-  const PAUSE_MS = 80
-  let round = 0
-  let suggested = false
-  let waiting: Trial | null = null
-  let owed: Trial | null = null
-  let pause: ReturnType<typeof setTimeout> | undefined
-  let asking = false
-
-  function tryOut(trial: Trial): void {
-    waiting = trial
-    clearTimeout(pause)
-    if (!asking) void askNext()
-  }
-
   const carried = (trial: Trial) => Object.keys(trial).every((key) => key === 'places')
+  const trying = useTrying<Trial>({ short: carried, ask: tryOnce })
+  const tryOut = trying.put
+  let suggested = false
 
-  async function askNext(): Promise<void> {
-    asking = true
-    while (waiting && kept.value) {
-      const body: Trial = waiting
-      const quick = body !== owed && carried(body)
-      const mine = round
-      waiting = null
-      owed = quick ? body : null
-      try {
-        const answer = await previewed(body, quick)
-        answered()
-        if (mine === round) {
-          refusal.value = null
-          // A drag draws again what moved; all else is the very same as in the answer before.
-          tried.value = sharing(last(), answer)
-        }
-      } catch (error) {
-        if (mine === round) fail(error)
-      }
+  async function tryOnce(body: Trial, quick: boolean, wanted: () => boolean): Promise<void> {
+    if (!kept.value) return
+    try {
+      const answer = await previewed(body, quick)
+      answered()
+      if (!wanted()) return
+      refusal.value = null
+      // A drag draws again what moved; all else is the very same as in the answer before.
+      tried.value = sharing(last(), answer)
+    } catch (error) {
+      if (wanted()) fail(error)
     }
-    asking = false
-    if (owed) pause = setTimeout(() => owed && tryOut(owed), PAUSE_MS)
   }
 
   const last = (): Preview => tried.value ?? { figures: kept.value!.figures, drawing: null }
@@ -209,7 +186,7 @@ export const useSetup = defineStore('setup', () => {
     if (!kept.value) return
     stopTrying()
     const sections = withFields(sectionsOf(kept.value.setup), fields)
-    const mine = round
+    const wanted = trying.wanting()
     const places = moves.map(([thing_id, place]) => ({ thing_id, place }))
     try {
       const answer = await askPreview(
@@ -218,23 +195,20 @@ export const useSetup = defineStore('setup', () => {
           body: { places, seat, ...sections },
         }),
       )
-      if (mine !== round) return
+      if (!wanted()) return
       trial += 1
       tried.value = answer
       triedPlaces.value = new Map(moves)
       suggested = true
       triedSeat.value = seat
     } catch (error) {
-      if (mine === round) fail(error)
+      if (wanted()) fail(error)
     }
   }
 
   function stopTrying(): void {
-    round += 1
+    trying.drop()
     trial += 1
-    waiting = null
-    owed = null
-    clearTimeout(pause)
     tried.value = null
     triedPlaces.value = new Map()
     triedFrames.value = new Map()
