@@ -2,7 +2,7 @@
 /** One item, from above or from the side; drawn where it is told, speaks by events. */
 import { computed } from 'vue'
 import { familyOf, partsOf } from './gear'
-import { isLong, laidOut } from './things'
+import { isLong, laidOut, pointsAft } from './things'
 import type { Sheet } from './sheet'
 import type { Drawn } from './types'
 import { sharing } from '@/kit/sharing'
@@ -46,9 +46,10 @@ const reel = computed(() => {
   const { rod, length_m } = props.drawn.thing
   const at_m = props.drawn.aboard?.reel_at_m
   if (!rod || at_m == null || !props.drawn.aboard?.reel) return null
-  const off_px = props.view === 'plan' ? 0 : rod.reel === 'under' ? -REEL_OFF_PX : REEL_OFF_PX
+  const down_px = props.view === 'plan' ? 0 : rod.reel === 'under' ? REEL_OFF_PX : -REEL_OFF_PX
   const { l, k } = laid.value
-  return { x: (l * at_m) / length_m, y: off_px / k, r: REEL_PX / k }
+  const down = (pointsAft(props.drawn) ? 1 : -1) / k
+  return { x: (l * at_m) / length_m, y: down * down_px, r: REEL_PX / k }
 })
 </script>
 

@@ -50,6 +50,9 @@ export function rodSpot(d: Drawn, share: number): Spot {
   }
 }
 
+/** Its tip is aft of its butt, and its picture from the side upside down. */
+export const pointsAft = (d: Drawn): boolean => rodSpot(d, 1).x < d.stand.x_m
+
 export function rodPlan(s: Sheet, d: Drawn, share: number): Point {
   const spot = rodSpot(d, share)
   return [toX(s, spot.x), planY(s, spot.y)]
@@ -113,7 +116,14 @@ export function laidOut(s: Sheet, d: Drawn, view: 'plan' | 'side'): LaidOut {
       const l = (length_m * Math.abs(Math.cos(tilt))) / CM
       const way = Math.cos(tilt) < 0 ? -1 : 1
       const axes = [-k * cos * way, k * sin * way, k * sin, k * cos]
-      return { transform: matrix(axes, x, planY(s, d.stand.y_m)), k, l, w, h, small_px: w * k }
+      return {
+        transform: matrix(axes, x, planY(s, d.stand.y_m)),
+        k,
+        l,
+        w,
+        h,
+        small_px: w * k,
+      }
     }
     const [along, up] = [cos * Math.cos(tilt), Math.sin(tilt)]
     const far = Math.hypot(along, up)
@@ -139,7 +149,14 @@ export function laidOut(s: Sheet, d: Drawn, view: 'plan' | 'side'): LaidOut {
   const across = (length_m * Math.abs(sin) + width_m * Math.abs(cos)) / CM
   const axes = [cos < -1e-9 ? k : -k, 0, 0, -k]
   const at_y = sideY(s, d.stand.base_z_m)
-  return { transform: matrix(axes, x, at_y), k, l, w: across, h, small_px: Math.min(l, h) * k }
+  return {
+    transform: matrix(axes, x, at_y),
+    k,
+    l,
+    w: across,
+    h,
+    small_px: Math.min(l, h) * k,
+  }
 }
 
 const matrix = (axes: number[], x: number, y: number): string =>
