@@ -56,7 +56,7 @@ const { act, between, chosen } = useBenchActs({
 const bow = computed(() => store.drawing?.x_m.at(-1) ?? 0)
 const rowOf = computed(() => rowsById(store.figures))
 const within = (place: Place): Place => withinReachOf(place, bow.value)
-const { carrying, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
+const { carrying, held, over, targets, grabAboard, grabFromShelf } = useBenchDrag({
   store,
   rowOf,
   within,
@@ -91,7 +91,7 @@ const labels = computed<ReadonlyMap<number, string>>((before) =>
       ),
 )
 const inHand = computed(() => {
-  const one = carrying.value && drawn.value.find(({ selected }) => selected)
+  const one = carrying.value && drawn.value.find(({ id }) => id === held.value)
   if (!one) return ''
   return `${one.thing.name}: ${spotWords(bow.value - one.stand.x_m, one.stand.y_m, look.units)}`
 })
@@ -257,7 +257,7 @@ async function strike(): Promise<void> {
         @picture="picture"
         @keys="keysOpen = true"
       />
-      <p v-if="carrying" class="over" :class="{ barred: over?.why }">
+      <p v-if="carrying && (inHand || overWords)" class="over" :class="{ barred: over?.why }">
         <span v-if="inHand" class="held" data-testid="in-hand" aria-hidden="true">{{
           inHand
         }}</span>

@@ -37,6 +37,7 @@ export function useBenchDrag(bench: Bench) {
   const { carrying, pickUp } = useCarry()
   const targets = shallowRef<Target[]>([])
   const over = ref<Target | null>(null)
+  const held = ref<number | null>(null)
 
   /** A place under the pointer: on what takes the thing there, or on the bare deck. */
   function settleAt(
@@ -80,6 +81,7 @@ export function useBenchDrag(bench: Bench) {
 
   /** Several go as far as one another, each as far as what it is on lets it slide. */
   function carryAll(event: PointerEvent, ids: number[], view: 'plan' | 'side'): void {
+    held.value = null
     const from = bench.view()!.toBoat(event, view)
     const starts = ids.map((id) => ({
       id,
@@ -135,6 +137,7 @@ export function useBenchDrag(bench: Bench) {
 
   function carry(event: PointerEvent, id: number, start: Place | null, to: To): void {
     let at: PointerEvent | null = null // where it is held; null once it is let go
+    held.value = id
     const follow = () => {
       const found = at && to(at)
       if (at) store.tryPlaces([[id, found?.place ?? null]], found?.frame)
@@ -168,5 +171,5 @@ export function useBenchDrag(bench: Bench) {
     })
   }
 
-  return { carrying, over, targets, grabAboard, grabFromShelf }
+  return { carrying, held, over, targets, grabAboard, grabFromShelf }
 }
