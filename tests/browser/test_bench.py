@@ -111,10 +111,13 @@ def test_what_is_in_hand_has_its_place_told_beside_it_and_the_list_waits(bench: 
     expect(told).to_have_count(0)
     expect(field).not_to_have_value(before)
     assert float(field.input_value()) == pytest.approx(from_bow_cm, abs=0.6)
-    # Not of what is chosen, but of what is carried.
+    # Not of what is chosen, but of what is carried; and that alone has no name meanwhile.
+    named = bench.locator(".plan .labels")
     pick_up(bench, shelf(bench, NET))
     bench.mouse.move(*middle(drawn(bench, CRATE)), steps=3)
     expect(told).to_have_text(re.compile(r"^Landing net: "))
+    expect(named).to_contain_text("Tackle crate")
+    expect(named).not_to_contain_text("Landing net")
     bench.keyboard.press("Escape")
     expect(told).to_have_count(0)
     bench.mouse.up()

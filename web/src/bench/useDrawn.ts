@@ -32,7 +32,8 @@ export function useDrawn(
       if (!thing) return []
       const chosen = id === selected.value || marked.value.has(id)
       const depth = aboard?.depth ?? 9
-      const one = { id, thing, stand, aboard, selected: chosen, ghost: false, depth }
+      const moving = stand !== aboard // as it stands it is drawn where the core has it
+      const one = { id, thing, stand, aboard, selected: chosen, ghost: false, moving, depth }
       return [sharing(known.get(id), { ...one, ...inside.value(id) })]
     })
   })

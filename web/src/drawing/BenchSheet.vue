@@ -100,7 +100,7 @@ const OPEN_AT = 220 // so near that what lies in something is seen in it, in per
 const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
 // What goes with the hand is drawn over all else, and has no name meanwhile: those of the others stay
 // where they are. Only in hand: to move what has the focus in the page would take the focus away.
-const moves = (one: Drawn) => props.inHand && one.stand !== one.aboard
+const moves = (one: Drawn) => props.inHand && one.moving === true
 const ordered = computed(() =>
   [...seen.value].sort((a, b) => Number(moves(a)) - Number(moves(b)) || a.depth - b.depth),
 )

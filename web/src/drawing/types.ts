@@ -10,6 +10,8 @@ export interface Drawn {
   selected: boolean
   /** where it stood before it was picked up */
   ghost: boolean
+  /** it is tried elsewhere, or goes along with what is */
+  moving?: boolean
   /** how many things it stands on or in; those are drawn first */
   depth: number
   /** how many items lie inside it */
