@@ -1,9 +1,10 @@
-"""When a screen has all that it asked for: sooner told than by waiting half a second in silence."""
+"""When a screen has all that it asked for, and when what was changed is kept."""
 
+import re
 from collections.abc import Iterator
 from contextlib import contextmanager
 
-from playwright.sync_api import Page, Request
+from playwright.sync_api import Page, Request, expect
 
 # What an answer leads to is drawn, and asked for, within a frame or two of it.
 _FRAMES = """() => new Promise((done) => {
@@ -15,7 +16,8 @@ _FRAMES = """() => new Promise((done) => {
 
 @contextmanager
 def all_arriving(page: Page) -> Iterator[None]:
-    """Open a screen within; at the end every question is answered and no more were asked."""
+    """Open a screen within; at the end every question is answered and no more were asked: sooner
+    told than by waiting half a second in silence."""
     asked: set[Request] = set()
 
     def begun(request: Request) -> None:
@@ -36,3 +38,8 @@ def all_arriving(page: Page) -> Iterator[None]:
     page.remove_listener("request", begun)
     page.remove_listener("requestfinished", ended)
     page.remove_listener("requestfailed", ended)
+
+
+def saved(page: Page) -> None:
+    """The last change is kept."""
+    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))

@@ -3,6 +3,7 @@
 import re
 
 from playwright.sync_api import Page, expect
+from tests.browser.arriving import saved
 from tests.browser.test_bench import aboard
 from tests.servers import Server
 
@@ -20,7 +21,7 @@ def type_in(page: Page, field: str, value: str) -> None:
     """A number into the place editor."""
     page.get_by_test_id(field).fill(value)
     page.get_by_test_id(field).press("Enter")
-    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
+    saved(page)
 
 
 def test_raising_the_seat_moves_the_map_and_lowers_gm(watched: Page, server: Server) -> None:

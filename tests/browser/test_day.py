@@ -1,8 +1,8 @@
 """A day as a person plans it: ice and catch, the worst hour, and the way out of it."""
 
 from playwright.sync_api import Page, Route, expect
+from tests.browser.arriving import saved
 from tests.browser.starting import start_boat
-from tests.browser.test_fixing import saved
 from tests.servers import Server
 
 

@@ -6,6 +6,7 @@ from typing import Any
 
 import pytest
 from playwright.sync_api import Page, Route, expect
+from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.servers import Server
 
@@ -26,10 +27,6 @@ def until(page: Page, true: Callable[[], bool]) -> None:
             return
         page.evaluate("() => new Promise((done) => setTimeout(done, 50))")
     raise AssertionError("it never came to be")
-
-
-def saved(page: Page) -> None:
-    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
 
 
 LATE = """

@@ -5,6 +5,7 @@ from typing import Any
 
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from tests.browser.arriving import saved
 from tests.servers import Server
 
 ADVICE_MS = 180_000  # advice stands behind all else, on a machine that has much else to do
@@ -32,11 +33,6 @@ def count(page: Page, verdict: str) -> int:
     )
     assert found is not None
     return int(found[0])
-
-
-def saved(page: Page) -> None:
-    """The last change is kept."""
-    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
 
 
 def step_label(page: Page) -> str:

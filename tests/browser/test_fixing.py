@@ -1,10 +1,9 @@
 """Fixing as a person walks it: a screen that wobbles, a hole no hand reaches, no drilling, a
 template, the plan ticked off."""
 
-import re
-
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.servers import Server
 
@@ -33,11 +32,6 @@ def screen(watched: Page, server: Server) -> Page:
 def row(page: Page) -> Locator:
     """The screen's row among the mounts."""
     return page.get_by_test_id("mounts").locator("tr", has_text="9-inch screen")
-
-
-def saved(page: Page) -> None:
-    """The last change is kept."""
-    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
 
 
 def set_mount(page: Page, by: str, count: str) -> None:

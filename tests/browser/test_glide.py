@@ -6,10 +6,10 @@ from typing import Any
 
 import pytest
 from playwright.sync_api import Page, expect
+from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.browser.test_bench import aboard, shelf
 from tests.browser.test_findings import ADVICE_MS, card
-from tests.browser.test_fixing import saved
 from tests.servers import Server
 
 CRATE = 9

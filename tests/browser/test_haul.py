@@ -1,9 +1,9 @@
 """The road as a person walks it: a lift made light, the axle moved, ticks in the garage."""
 
 from playwright.sync_api import Page, Route, expect
+from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.browser.test_edits import until
-from tests.browser.test_fixing import saved
 from tests.browser.test_glide import figure
 from tests.servers import Server
 

@@ -6,7 +6,7 @@ from pathlib import Path
 
 import pytest
 from playwright.sync_api import Browser, Page, Route, expect
-from tests.browser.test_fixing import saved
+from tests.browser.arriving import saved
 from tests.servers import Server
 
 PHONE = {"width": 390, "height": 844}

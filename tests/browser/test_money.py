@@ -1,7 +1,7 @@
 """Money as a person walks it: what was paid, a budget the musts exceed, a phase of its own."""
 
 from playwright.sync_api import Page, expect
-from tests.browser.test_fixing import saved
+from tests.browser.arriving import saved
 from tests.browser.test_glide import figure
 from tests.servers import Server
 

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.servers import Server
 
@@ -21,11 +22,6 @@ def power(watched: Page, server: Server) -> Page:
 def edges(page: Page) -> Locator:
     """Wires of the one-line diagram."""
     return page.locator(".diagram .edge")
-
-
-def saved(page: Page) -> None:
-    """The last change is kept."""
-    expect(page.get_by_test_id("saved")).to_have_text(re.compile("^saved"))
 
 
 def remove_all(page: Page) -> None:

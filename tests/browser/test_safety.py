@@ -5,8 +5,8 @@ from pathlib import Path
 
 from icalendar import Calendar
 from playwright.sync_api import Page, Route, expect
+from tests.browser.arriving import saved
 from tests.browser.test_bench import aboard, shelf
-from tests.browser.test_fixing import saved
 from tests.browser.test_glide import figure
 from tests.servers import Server
 

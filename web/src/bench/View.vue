@@ -70,25 +70,22 @@ const { carrying, held, over, targets, grabAboard, grabFromShelf } = useBenchDra
 const { drawn, ghosts } = useDrawn(store, rowOf, selected, marked)
 // The lists, and what each thing is called with where it is, wait until the hand is free: to draw
 // them at every move takes as long as the boat. Where the thing in hand is stands over the sheet.
-const listed = computed<Listed>((before) =>
-  carrying.value && before
-    ? before
-    : {
-        places: store.places,
-        ashore: store.ashore,
-        aboard: store.figures?.aboard ?? [],
-        clashes: store.figures?.clashes ?? [],
-      },
-)
-const labels = computed<ReadonlyMap<number, string>>((before) =>
-  carrying.value && before
-    ? before
-    : new Map(
-        drawn.value.map(({ id, thing, stand, aboard }) => [
-          id,
-          placeWords(thing, bow.value - stand.x_m, stand.y_m, aboard?.zone, look.units),
-        ]),
-      ),
+const atRest = <T,>(now: () => T) =>
+  computed<T>((before) => (carrying.value && before ? before : now()))
+const listed = atRest<Listed>(() => ({
+  places: store.places,
+  ashore: store.ashore,
+  aboard: store.figures?.aboard ?? [],
+  clashes: store.figures?.clashes ?? [],
+}))
+const labels = atRest(
+  () =>
+    new Map(
+      drawn.value.map(({ id, thing, stand, aboard }) => [
+        id,
+        placeWords(thing, bow.value - stand.x_m, stand.y_m, aboard?.zone, look.units),
+      ]),
+    ),
 )
 const inHand = computed(() => {
   const one = carrying.value && drawn.value.find(({ id }) => id === held.value)

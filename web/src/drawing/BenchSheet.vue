@@ -6,9 +6,8 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Between, Boat, Drawing, Figures, SeatPlace, Setup, Target } from '@/api/client'
-import { sharing } from '@/kit/sharing'
 import type { Units } from '@/kit/units'
-import { fromPlanY, fromSideY, fromX, layOut, planY, sideY, toX } from './sheet'
+import { fromPlanY, fromSideY, fromX, layOut, toX } from './sheet'
 import { alongRuler } from './things'
 import { useZoom } from './useZoom'
 import type { Overlay } from './overlays'
@@ -17,18 +16,15 @@ import AsternView from './AsternView.vue'
 import HullPlan from './HullPlan.vue'
 import HullSide from './HullSide.vue'
 import LoadStrip from './LoadStrip.vue'
-import ClashMarks from './ClashMarks.vue'
 import EnvelopeShapes from './EnvelopeShapes.vue'
 import FittingMarks from './FittingMarks.vue'
 import LabelMarks from './LabelMarks.vue'
-import MeasureLine from './MeasureLine.vue'
+import LiveMarks from './LiveMarks.vue'
 import ReachZones from './ReachZones.vue'
 import RulerMarks from './RulerMarks.vue'
 import TargetMarks from './TargetMarks.vue'
 import ThingShape from './ThingShape.vue'
-import WireMarks from './WireMarks.vue'
 import type { Drawn } from './types'
-import { worstByWire } from './wires'
 
 const props = defineProps<{
   boat: Boat
@@ -68,7 +64,15 @@ const bare = computed(() =>
 const { sheet, percent, about, closer, farther, full, pan, fit } = useZoom(bare, ends)
 const on = (overlay: Overlay) => props.overlays.includes(overlay)
 const chosen = computed(() => props.things.find((thing) => thing.selected))
-const chosenIds = computed(() => new Set(props.things.filter((d) => d.selected).map((d) => d.id)))
+const live = computed(() => ({
+  sheet: sheet.value,
+  figures: props.figures,
+  wires: props.wires,
+  overlays: props.overlays,
+  chosen: new Set(props.things.filter((d) => d.selected).map((d) => d.id)),
+  between: props.between,
+  units: props.units,
+}))
 const clashing = computed(
   () =>
     new Set(
@@ -77,24 +81,10 @@ const clashing = computed(
         .flatMap((clash) => [clash.thing_id, clash.with_thing ?? clash.thing_id]),
     ),
 )
-const wireVerdicts = computed(() => worstByWire(props.figures.findings))
 const band = computed(() => {
   if (!chosen.value) return null
   const [aft, fwd] = alongRuler(chosen.value)
   return { x: toX(sheet.value, fwd), width: Math.max(2, (fwd - aft) * sheet.value.scale) }
-})
-const marks = computed(() => {
-  const a = props.figures.afloat
-  if (!a) return null
-  const s = sheet.value
-  return {
-    weight: {
-      x: toX(s, a.weight_at[0]),
-      plan: planY(s, a.weight_at[1]),
-      side: sideY(s, a.weight_at[2]),
-    },
-    lift: { x: toX(s, a.lift_at[0]), plan: planY(s, a.lift_at[1]), side: sideY(s, a.lift_at[2]) },
-  }
 })
 const OPEN_AT = 220 // so near that what lies in something is seen in it, in percent
 const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
@@ -104,12 +94,10 @@ const moves = (one: Drawn) => props.inHand && one.moving === true
 const ordered = computed(() =>
   [...seen.value].sort((a, b) => Number(moves(a)) - Number(moves(b)) || a.depth - b.depth),
 )
-const named = computed<Drawn[]>((before) =>
-  sharing(
-    before,
-    seen.value.filter((one) => !moves(one)),
-  ),
-)
+const named = computed<Drawn[]>((before) => {
+  const now = seen.value.filter((one) => !moves(one))
+  return before?.length === now.length && now.every((one, i) => one === before[i]) ? before : now
+})
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),
   height: Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
@@ -285,34 +273,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
         <text class="bearing start" x="12" :y="sheet.planBottom - 6">
           port: your left, facing the bow
         </text>
-        <g class="live">
-          <WireMarks
-            v-if="on('wires') && figures.power"
-            class="under"
-            :sheet="sheet"
-            :wires="wires"
-            :figures="figures.power.conductors"
-            :verdicts="wireVerdicts"
-            view="plan"
-          />
-          <g v-if="on('balance') && marks" class="marks">
-            <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.plan" r="6" />
-            <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.plan}h16m-8,-8v16`" />
-          </g>
-          <ClashMarks
-            :sheet="sheet"
-            :clashes="figures.clashes"
-            :chosen="chosenIds"
-            :units="units"
-            view="plan"
-          />
-          <MeasureLine
-            v-if="between"
-            :sheet="sheet"
-            :between="between"
-            :units="units"
-            view="plan"
-          />
+        <LiveMarks v-bind="live" view="plan">
           <text
             v-if="figures.clashes.length"
             class="bearing"
@@ -322,7 +283,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
             <tspan class="cross">×</tspan>
             too close, or in the way
           </text>
-        </g>
+        </LiveMarks>
       </g>
 
       <g class="side" clip-path="url(#side-clip)">
@@ -362,35 +323,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
         />
         <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="side" />
         <text class="view" x="12" :y="sheet.sideTop + 17">From the side</text>
-        <g class="live">
-          <ClashMarks
-            :sheet="sheet"
-            :clashes="figures.clashes"
-            :chosen="chosenIds"
-            :units="units"
-            view="side"
-          />
-          <WireMarks
-            v-if="on('wires') && figures.power"
-            class="under"
-            :sheet="sheet"
-            :wires="wires"
-            :figures="figures.power.conductors"
-            :verdicts="wireVerdicts"
-            view="side"
-          />
-          <g v-if="on('balance') && marks" class="marks">
-            <circle class="lift" :cx="marks.lift.x" :cy="marks.lift.side" r="6" />
-            <path class="weight" :d="`M${marks.weight.x - 8},${marks.weight.side}h16m-8,-8v16`" />
-          </g>
-          <MeasureLine
-            v-if="between"
-            :sheet="sheet"
-            :between="between"
-            :units="units"
-            view="side"
-          />
-        </g>
+        <LiveMarks v-bind="live" view="side" />
       </g>
       <g :transform="`translate(12 ${inset.top})`">
         <AsternView
@@ -420,12 +353,10 @@ svg {
   display: block;
   user-select: none;
 }
-/* A view is a layer of its own, and so is what goes with the hand, where it is along the boat, and
-   what is told of it: a drag paints those and not the boat. What is drawn in a view bears its name
-   too, and is none. */
+/* A view is a layer of its own, and so is where what is held lies along the boat: a drag paints
+   that and not the boat. What is drawn in a view bears its name too, and is none. */
 svg > .plan,
 svg > .side,
-.live,
 .band {
   will-change: transform;
 }
@@ -435,21 +366,6 @@ svg > .side,
 .band {
   fill: var(--pick);
   fill-opacity: 0.09;
-  pointer-events: none;
-}
-.marks {
-  pointer-events: none;
-}
-.marks .weight {
-  stroke: var(--stop);
-  stroke-width: 2.4;
-}
-.marks .lift {
-  fill: none;
-  stroke: var(--pick);
-  stroke-width: 2.2;
-}
-.under {
   pointer-events: none;
 }
 .view,
