@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
 import { number, parse, show, unitOf, type Units } from '@/kit/units'
+import { walkColumn } from '@/kit/typing'
 import { counted } from '@/kit/words'
 import EvidenceMark from '@/kit/EvidenceMark.vue'
 import CellChoice from '@/kit/CellChoice.vue'
@@ -18,7 +19,8 @@ import {
   mountedBy,
   withFlag,
 } from '@/setup/thingWords'
-import { groupOf, type GearColumn, type GearGroup, type GearRow } from './columns'
+import type { GearColumn, GearGroup, GearRow } from './columns'
+import { useGearOrder, type SortColumn } from './useGearOrder'
 
 const props = defineProps<{
   rows: GearRow[]
@@ -35,40 +37,10 @@ const emit = defineEmits<{
   edit: [id: number]
 }>()
 
-type Column = 'name' | 'mass_kg' | 'kind' | 'use' | 'fixed' | 'price' | 'where'
-const by = ref<Column>('name')
-const down = ref(false)
-function sortBy(column: Column): void {
-  down.value = by.value === column ? !down.value : column === 'mass_kg' || column === 'price'
-  by.value = column
-}
-function key(row: GearRow): string | number {
-  if (by.value === 'where') return row.where
-  return by.value === 'fixed' ? row.thing.fixing.by : (row.thing[by.value] ?? '')
-}
-const sorted = computed(() => {
-  const way = down.value ? -1 : 1
-  return [...props.rows].sort((a, b) => {
-    const [x, y] = [key(a), key(b)]
-    const order =
-      typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y))
-    return way * order || a.id - b.id
-  })
-})
-/** The rows in their groups, in the order of the sums; one group without a name where none are asked. */
-const groups = computed(() => {
-  if (!props.groupBy) return [{ name: '', sum: null, rows: sorted.value }]
-  const of = (name: string) => sorted.value.filter((row) => groupOf(row, props.groupBy) === name)
-  return props.sums
-    .filter((sum) => sum.name)
-    .map((sum) => ({ name: sum.name, sum, rows: of(sum.name) }))
-    .filter((group) => group.rows.length)
-})
+const { by, down, sortBy, aria, groups } = useGearOrder(props)
 const total = computed(() => props.sums.at(-1) ?? null)
 const has = (column: GearColumn): boolean => props.columns.includes(column)
 const flags = computed(() => FLAGS.filter(([flag]) => has(flag)))
-const aria = (column: Column) =>
-  by.value === column ? (down.value ? 'descending' : 'ascending') : 'none'
 
 const bad = ref<string | null>(null) // the cell that could not be read
 function put(row: GearRow, change: Partial<Thing>): void {
@@ -93,18 +65,6 @@ function typed(row: GearRow, field: 'name' | 'mass_kg' | 'price', cell: string):
   }
   put(row, field === 'price' ? { price: value } : { mass_kg: value! })
 }
-/** Up and down a column; the browser keeps left and right for the text itself. */
-function walk(event: KeyboardEvent): void {
-  const by_rows = { ArrowDown: 1, ArrowUp: -1, Enter: 1 }[event.key]
-  const cell = event.target as HTMLElement
-  if (by_rows === undefined || !cell.dataset.cell) return
-  const column = cell.dataset.cell
-  const cells = [...document.querySelectorAll<HTMLInputElement>(`[data-cell="${column}"]`)]
-  const next = cells[cells.findIndex((one) => one === cell) + by_rows]
-  event.preventDefault()
-  if (next) next.select()
-  else cell.blur()
-}
 const wide = computed(() => 5 + heads.value.length - 2 + props.columns.length) // all, to the dots
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const all = computed({
@@ -112,7 +72,7 @@ const all = computed({
   set: (on) => (picked.value = on ? props.rows.map((row) => row.id) : []),
 })
 // What is behind the dots on a phone.
-const WIDE = new Set<Column>(['kind', 'use', 'fixed'])
+const WIDE = new Set<SortColumn>(['kind', 'use', 'fixed'])
 const heads = computed(() =>
   (
     [
@@ -121,13 +81,13 @@ const heads = computed(() =>
       { column: 'mass_kg', word: 'Weight' },
       { column: 'use', word: 'Used' },
       { column: 'fixed', word: 'Mounted with' },
-    ] as { column: Column; word: string }[]
+    ] as { column: SortColumn; word: string }[]
   ).filter(({ column }) => column === 'name' || column === 'mass_kg' || has(column)),
 )
 </script>
 
 <template>
-  <table @keydown="walk">
+  <table @keydown="walkColumn">
     <thead>
       <tr>
         <th scope="col"><input v-model="all" type="checkbox" aria-label="Select all" /></th>

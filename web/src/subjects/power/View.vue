@@ -5,7 +5,6 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { api, ask, type Conductor, type FullPower, type Thing } from '@/api/client'
 import CautionLines from '@/kit/CautionLines.vue'
 import { useAsked } from '@/kit/useAsked'
-import { show } from '@/kit/units'
 import { wireOf, worstByWire } from '@/drawing/wires'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
@@ -28,6 +27,7 @@ import MonitorPanel from './MonitorPanel.vue'
 import NewWire from './NewWire.vue'
 import OneLine from './OneLine.vue'
 import PowerSheet from './PowerSheet.vue'
+import PowerSums from './PowerSums.vue'
 import SupplyTable from './SupplyTable.vue'
 import WireForm from './WireForm.vue'
 import { newKey, type Duty, type Power, type Wire } from './wiring'
@@ -146,11 +146,6 @@ const setDuty = (id: number, duties: Duty[] | null) =>
 const setDay = (fields: Partial<Power>) => store.putPower(fields)
 
 const figure = ref<HowFigure | null>(null)
-const HOWS: [HowFigure, string][] = [
-  ['volts', 'voltage'],
-  ['drop', 'lost on the way'],
-  ['fuse', 'fuse'],
-]
 
 const side = useTemplateRef<HTMLElement>('side')
 const { width: sideWidth } = useElementSize(side)
@@ -164,38 +159,7 @@ const aboard = computed(() => [...store.places.keys()])
     <section class="boat" aria-label="Wires on the boat">
       <div class="top">
         <h1>Power</h1>
-        <p v-if="figures" class="sums" aria-live="polite">
-          <button
-            v-if="figures.left_share !== null"
-            type="button"
-            class="how"
-            data-testid="power-left"
-            title="How was this computed?"
-            @click="figure = 'power'"
-          >
-            <b>{{ show(Math.max(0, figures.left_share), 'ratio', look.units) }}</b> left at the
-            day’s end
-          </button>
-          <span v-if="figures.least_hours !== null"
-            >lasts <b>{{ show(figures.least_hours, 'hours', look.units) }}</b></span
-          >
-          <span v-if="figures.home_h !== null"
-            >way home <b>{{ show(figures.home_h, 'hours', look.units) }}</b> of
-            {{ show(figures.home_asked_h ?? 0, 'hours', look.units) }} needed</span
-          >
-          <span v-if="figures.loads.length" class="hows"
-            >How:
-            <button
-              v-for="[name, word] in HOWS"
-              :key="name"
-              type="button"
-              class="how"
-              @click="figure = name"
-            >
-              {{ word }}
-            </button></span
-          >
-        </p>
+        <PowerSums v-if="figures" :figures="figures" :units="look.units" @how="figure = $event" />
       </div>
       <PowerSheet
         v-model="chosen"
@@ -365,16 +329,6 @@ const aboard = computed(() => [...store.places.keys()])
 }
 h2 {
   margin: 0;
-}
-.sums {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-}
-.hows {
-  display: flex;
-  gap: 8px;
-  color: var(--soft);
 }
 .under {
   display: grid;

@@ -3,18 +3,18 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { api, ask, type Schemas, type Thing } from '@/api/client'
-import { CHOICES } from '@/api/words'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { show } from '@/kit/units'
-import { listWords, told } from '@/kit/words'
+import { told } from '@/kit/words'
 import type { HowFigure } from '@/setup/how'
 import HowDrawer from '@/setup/HowDrawer.vue'
 import { useLook } from '@/setup/look'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
 import ConeView from './ConeView.vue'
-import { pick, ticked } from '@/kit/heard'
+import TransducerCard from './TransducerCard.vue'
+import { underWords } from './depths'
 
 type Transducer = NonNullable<Thing['transducer']>
 const store = useSetup()
@@ -40,14 +40,6 @@ const findings = computed(
     store.figures?.findings.filter((one) => one.topic === 'sonar' && one.accepted === null) ?? [],
 )
 const depth_m = computed(() => store.kept?.setup.demands.depth_m ?? 4)
-const MOUNT: Record<Transducer['mount'], string> = {
-  inside: 'inside the hull',
-  recess: 'recess under it',
-  arm: 'arm over the side',
-  motor: 'on the motor',
-  pole: 'pole at the bow',
-}
-const aspect = (id: number) => store.things[String(id)]?.transducer ?? null
 function set(id: number, fields: Partial<Transducer>): void {
   const before = store.things[String(id)]
   if (!before?.transducer) return
@@ -58,12 +50,7 @@ function setDepth(value: number): void {
   const demands = store.kept!.setup.demands
   void store.putDemands({ ...demands, depth_m: value }, demands)
 }
-const under = (depth: number | null) =>
-  depth === null
-    ? '—'
-    : depth >= 0
-      ? `${show(depth, 'length', look.units)} under`
-      : `${show(-depth, 'length', look.units)} out of the water`
+const under = (depth_m: number | null) => underWords(depth_m, look.units)
 
 const left = useTemplateRef<HTMLElement>('left')
 const { width } = useElementSize(left)
@@ -133,102 +120,17 @@ const { width } = useElementSize(left)
         No transducer aboard yet. Add one on the Gear screen, and put it where it hangs: under the
         hull its height is below 0.
       </p>
-      <div v-for="one in transducers" :key="one.thing_id" class="card" :data-sonar="one.thing_id">
-        <h2>{{ names.get(one.thing_id) }}</h2>
-        <div v-if="aspect(one.thing_id)" class="fields">
-          <label
-            >Mounted
-            <select
-              :value="one.mount"
-              data-testid="sonar-mount"
-              @change="set(one.thing_id, { mount: pick($event) as Transducer['mount'] })"
-            >
-              <option v-for="mount in CHOICES.Transducer.mount" :key="mount" :value="mount">
-                {{ MOUNT[mount] }}
-              </option>
-            </select></label
-          >
-          <label
-            >Sounds through
-            <select
-              :value="aspect(one.thing_id)!.through"
-              data-testid="sonar-through"
-              @change="set(one.thing_id, { through: pick($event) as Transducer['through'] })"
-            >
-              <option v-for="through in CHOICES.Transducer.through" :key="through">
-                {{ through }}
-              </option>
-            </select></label
-          >
-          <label
-            >Cone
-            <QuantityInput
-              :model-value="aspect(one.thing_id)!.cone_deg"
-              label="Cone, whole angle"
-              kind="angle"
-              :digits="0"
-              :units="look.units"
-              testid="sonar-cone"
-              @update:model-value="set(one.thing_id, { cone_deg: $event })"
-          /></label>
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="aspect(one.thing_id)!.side_beams"
-              @change="set(one.thing_id, { side_beams: ticked($event) })"
-            />
-            side beams</label
-          >
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="aspect(one.thing_id)!.reads_temperature"
-              @change="set(one.thing_id, { reads_temperature: ticked($event) })"
-            />
-            shows temperature</label
-          >
-        </div>
-        <dl>
-          <div>
-            <dt>Face, at rest</dt>
-            <dd data-testid="sonar-rest">{{ under(one.depth_m) }}</dd>
-          </div>
-          <div>
-            <dt>
-              At its least<template v-if="one.least_heel_deg"
-                >, {{ listWords(one.least_heel_deg) }}</template
-              ><template v-else-if="one.least_by">, {{ one.least_by.toLowerCase() }}</template>
-            </dt>
-            <dd>{{ under(one.least_m) }} <VerdictMark :verdict="one.verdict" bare /></dd>
-          </div>
-          <div>
-            <dt>Below the hull there</dt>
-            <dd>{{ show(Math.max(0, one.below_here_m), 'length', look.units) }}</dd>
-          </div>
-          <div>
-            <dt>Behind the drive</dt>
-            <dd>
-              {{
-                one.behind_drive_m === null
-                  ? 'clear'
-                  : show(one.behind_drive_m, 'length', look.units, 0)
-              }}
-            </dd>
-          </div>
-          <div>
-            <dt>Side beam hidden</dt>
-            <dd>{{ show(one.cut_off_deg, 'angle', look.units, 0) }}</dd>
-          </div>
-          <div>
-            <dt>Drag at {{ one.speed_m_s }} m/s</dt>
-            <dd>{{ one.drag_n.toFixed(1) }} N</dd>
-          </div>
-          <div v-if="one.ball_from_m !== null">
-            <dt>Downrigger’s ball in the cone</dt>
-            <dd>from {{ show(one.ball_from_m, 'length', look.units, 0) }} down</dd>
-          </div>
-        </dl>
-      </div>
+      <TransducerCard
+        v-for="one in transducers"
+        :key="one.thing_id"
+        class="card"
+        :data-sonar="one.thing_id"
+        :seen="one"
+        :name="names.get(one.thing_id) ?? ''"
+        :aspect="store.things[String(one.thing_id)]?.transducer ?? null"
+        :units="look.units"
+        @change="set(one.thing_id, $event)"
+      />
       <div v-if="findings.length" class="card">
         <h2>What is wrong</h2>
         <ul>
@@ -343,48 +245,6 @@ h2 {
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--card);
-}
-.fields {
-  display: grid;
-  grid-template-columns: 1fr 1fr 90px;
-  gap: 6px 10px;
-}
-.fields label {
-  display: grid;
-  gap: 2px;
-  color: var(--soft);
-  font-size: 11px;
-}
-.fields .tick {
-  display: flex;
-  gap: 5px;
-  align-items: center;
-  font-size: 13px;
-}
-select {
-  width: 100%;
-  height: 24px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  font-size: 13px;
-}
-dl {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px 12px;
-  margin: 10px 0 0;
-}
-dt {
-  color: var(--soft);
-  font-size: 11px;
-}
-dd {
-  margin: 0;
-  font-family: var(--mono);
-  font-size: 12px;
 }
 ul {
   margin: 0;
