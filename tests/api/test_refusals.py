@@ -41,10 +41,11 @@ def at(path: str, setup: object = 1) -> str:
     return filled.replace("{figure}", "gm").replace("{number}", "0").replace("{photo_id}", "1")
 
 
-def kept(data: Path) -> list[str]:
-    """All that is kept."""
+def kept(data: Path) -> dict[str, list[Any]]:
+    """All that is kept, by table."""
     with closing(sqlite3.connect(data)) as db:
-        return list(db.iterdump())
+        tables = db.execute("SELECT name FROM sqlite_schema WHERE type = 'table'").fetchall()
+        return {name: db.execute(f"SELECT * FROM {name}").fetchall() for (name,) in tables}
 
 
 def is_problem(answer: Any, *statuses: int) -> None:

@@ -70,9 +70,9 @@ class Window:
         context.set_offline(False)
         page.unroute_all(behavior="ignoreErrors")
         context.unroute_all(behavior="ignoreErrors")
+        page.goto("about:blank")  # before the rest, which would have the screen drawn once more
         page.emulate_media(media="null", color_scheme="light", reduced_motion="reduce")
         page.set_viewport_size(self._args["viewport"])
-        page.goto("about:blank")
         context.clear_cookies()
         tools = context.new_cdp_session(page)
         tools.send("Storage.clearDataForOrigin", {"origin": origin, "storageTypes": "all"})

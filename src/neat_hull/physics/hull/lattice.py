@@ -24,7 +24,7 @@ SPANS_PER_LENGTH = 16
 # moments converge only with the span; they are wanted once per solution, on this finer cut.
 WATERPLANE_SPANS_PER_LENGTH = 300
 _GAUSS_AT = np.array([-1.0, 1.0]) / np.sqrt(3.0)
-_X, _WEIGHT = 4, 5  # rows of `_edges`
+_X, _WEIGHT = 4, 5  # rows of `_Rings.edges`
 
 
 @dataclass(frozen=True, eq=False)
@@ -96,20 +96,15 @@ def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
     Spans never bridge a station or the end of a well, so each integrand is smooth within one.
     """
     x_m, weight_m = _gauss_points(hull, spans_per_length)
-    rings = _rings(hull, x_m)
+    rings = _Rings.at(hull, x_m)
     drained = frozenset(i for i, well in enumerate(hull.wells) if well.drains)
     groups: list[frozenset[int]] = [frozenset()]
-    edges = [
-        _edges(ring, x, weight, 0) for ring, x, weight in zip(rings, x_m, weight_m, strict=True)
-    ]
+    edges = [rings.edges(x_m, weight_m, 0)]
     for wells, box in _well_boxes(hull.wells):
         if wells - drained not in groups:
             groups.append(wells - drained)
         group, sign = groups.index(wells - drained), (-1.0) ** len(wells)
-        for i in np.flatnonzero((box.x_aft_m < x_m) & (x_m < box.x_fwd_m)):
-            inside = _clip_to_box(rings[i], box)
-            if len(inside) >= 3:
-                edges.append(_edges(inside, x_m[i], sign * weight_m[i], group))
+        edges.append(rings.inside(box, x_m).edges(x_m, sign * weight_m, group))
     y0, z0, y1, z1, x, weight, group_of = np.concatenate(edges, axis=1)
     lie = (y0 != y1) | (z0 != z1)  # a point is no edge
     weights = np.where(group_of[:, None] == np.arange(len(groups)), weight[:, None], 0.0)
@@ -178,39 +173,98 @@ def loft_shares(
 
 @lru_cache(maxsize=16)
 def _shell(hull: Hull, bounds_m: tuple[float, ...], spans_per_length: int) -> Array:
-    """(7, e) edges of the hull's sections as `_edges` has them, wells taken off as if full."""
+    """(7, e) edges of the hull's sections, as `_Rings.edges` has them; wells off as if full."""
     x_m, weight_m = _gauss_points(hull, spans_per_length, bounds_m)
-    edges = []
-    boxes = _well_boxes(hull.wells)
-    for ring, x, weight in zip(_rings(hull, x_m), x_m, weight_m, strict=True):
-        edges.append(_edges(ring, x, weight, 0))
-        for wells, box in boxes:
-            if box.x_aft_m < x < box.x_fwd_m:
-                inside = _clip_to_box(ring, box)
-                if len(inside) >= 3:
-                    edges.append(_edges(inside, x, (-1.0) ** len(wells) * weight, 0))
+    rings = _Rings.at(hull, x_m)
+    edges = [rings.edges(x_m, weight_m, 0)]
+    for wells, box in _well_boxes(hull.wells):
+        edges.append(rings.inside(box, x_m).edges(x_m, (-1.0) ** len(wells) * weight_m, 0))
     return np.concatenate(edges, axis=1)
 
 
 def _block_edges(block: Block, longest_m: float) -> Array:
-    """(7, e): sections of a box, as `_edges` has them."""
+    """(7, e): sections of a box, as `_Rings.edges` has them."""
     (x0, y0, z0), (x1, y1, z1) = block.lo_m, block.hi_m
     spans = max(1, int(np.ceil((x1 - x0) / longest_m - 1e-9)))
     ends = np.linspace(x0, x1, spans + 1)
     half, middle = np.diff(ends) / 2, (ends[:-1] + ends[1:]) / 2
     at = (middle[:, None] + half[:, None] * _GAUSS_AT).ravel()
     ring = np.array([(y0, z1), (y0, z0), (y1, z0), (y1, z1)])
-    edges = np.tile(_edges(ring, 0.0, 0.0, 0), (1, len(at)))
-    edges[_X] = np.repeat(at, len(ring))
-    edges[_WEIGHT] = block.share * np.repeat(half, len(ring) * len(_GAUSS_AT))
-    return edges
+    rings = _Rings(np.tile(ring, (len(at), 1)), np.repeat(np.arange(len(at)), len(ring)))
+    return rings.edges(at, block.share * np.repeat(half, len(_GAUSS_AT)), 0)
 
 
-def _edges(ring: Array, x_m: float, weight_m: float, group: int) -> Array:
-    """(7, n): both ends, place, weight and group of the edges of a ring (n, 2)."""
-    ends = np.concatenate((ring, np.roll(ring, -1, axis=0)), axis=1).T
-    same = np.array([[x_m], [weight_m], [float(group)]])
-    return np.concatenate((ends, np.repeat(same, len(ring), axis=1)))
+@dataclass(frozen=True, eq=False)
+class _Rings:
+    """Closed rings in one row: points_m (n, 2) of y and z, from the starboard sheer by the keel to
+    the port, and which section (n,) each belongs to, one after the other."""
+
+    points_m: Array
+    of: NDArray[np.intp]
+
+    @classmethod
+    def at(cls, hull: Hull, x_m: Array) -> "_Rings":
+        """The hull's own, at each x (k,), aft to fore."""
+        interval = _interval(hull, x_m)
+        points, of = [], []
+        for i in np.unique(interval):
+            aft, fwd = matched_outlines(hull, int(i))
+            here = np.flatnonzero(interval == i)
+            share = (x_m[here] - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i])
+            share = share[:, None, None]
+            half = (1 - share) * aft + share * fwd
+            ring = np.concatenate((half[:, ::-1] * np.array([-1.0, 1.0]), half), axis=1)
+            points.append(ring.reshape(-1, 2))
+            of.append(np.repeat(here, ring.shape[1]))
+        return cls(np.concatenate(points), np.concatenate(of))
+
+    @cached_property
+    def next(self) -> NDArray[np.intp]:
+        """(n,): the point after each, round its ring."""
+        begins = np.flatnonzero(np.diff(self.of, prepend=-1))
+        after = np.arange(1, len(self.of) + 1)
+        after[np.append(begins[1:], len(self.of)) - 1] = begins
+        return after
+
+    def edges(self, x_m: Array, weight_m: Array, group: int) -> Array:
+        """(7, n): both ends, place, weight and group of the edges, given x and weight (k,) of the
+        sections."""
+        start, end = self.points_m.T, self.points_m[self.next].T
+        which = np.full(len(self.of), float(group))
+        return np.concatenate((start, end, np.array([x_m[self.of], weight_m[self.of], which])))
+
+    def inside(self, box: Well, x_m: Array) -> "_Rings":
+        """What of them lies in a well, by its ends, given x (k,) of the sections, and its four
+        sides (Sutherland and Hodgman, 1974).
+
+        Where a ring is concave the result may join its parts by edges there and back; they enclose
+        nothing, so areas and moments stay exact.
+        """
+        rings = self._some(((box.x_aft_m < x_m) & (x_m < box.x_fwd_m))[self.of])
+        for axis, sign, limit in (
+            (0, 1.0, -box.half_breadth_m),
+            (0, -1.0, -box.half_breadth_m),
+            (1, 1.0, box.floor_z_m),
+            (1, -1.0, -box.rim_z_m),
+        ):
+            rings = rings._beside(sign * rings.points_m[:, axis] - limit)
+        return rings
+
+    def _some(self, keep: Flags) -> "_Rings":
+        return _Rings(self.points_m[keep], self.of[keep])
+
+    def _beside(self, inside: Array) -> "_Rings":
+        """The part where `inside` (n,) is 0 or more, linear along each edge; less than a triangle
+        is nothing."""
+        inside_after = inside[self.next]
+        crossing = (inside < 0) != (inside_after < 0)
+        share = np.where(crossing, inside / np.where(crossing, inside - inside_after, 1.0), 0.0)
+        cut = self.points_m + share[:, None] * (self.points_m[self.next] - self.points_m)
+        pairs = np.stack((self.points_m, cut), axis=1).reshape(-1, 2)
+        kept = _Rings(pairs, np.repeat(self.of, 2))._some(
+            np.stack((inside >= 0, crossing), axis=1).ravel()
+        )
+        return kept._some(np.bincount(kept.of)[kept.of] >= 3) if len(kept.of) else kept
 
 
 def outline_at(hull: Hull, x_m: float) -> Array:
@@ -236,20 +290,6 @@ def matched_outlines(hull: Hull, i: int) -> tuple[Array, Array]:
     at = np.union1d(aft_at, fwd_at)
     at = at[np.append(np.diff(at) > 1e-9, True)]
     return _resample(aft, aft_at, at), _resample(fwd, fwd_at, at)
-
-
-def _rings(hull: Hull, x_m: Array) -> list[Array]:
-    """Vertices (n, 2) of the ring at each x, from the starboard sheer by the keel to the port."""
-    interval = _interval(hull, x_m)
-    rings: list[Array] = []
-    for i in np.unique(interval):
-        aft, fwd = matched_outlines(hull, int(i))
-        inside = x_m[interval == i]
-        share = ((inside - hull.x_m[i]) / (hull.x_m[i + 1] - hull.x_m[i]))[:, None, None]
-        half = (1 - share) * aft + share * fwd
-        ring = np.concatenate((half[:, ::-1] * np.array([-1.0, 1.0]), half), axis=1)
-        rings += list(ring)
-    return rings
 
 
 def _gauss_points(
@@ -309,34 +349,3 @@ def _overlap(wells: list[Well]) -> Well | None:
         drains=False,
     )
     return box if box.x_fwd_m > box.x_aft_m and box.rim_z_m > box.floor_z_m else None
-
-
-def _clip_to_box(ring: Array, box: Well) -> Array:
-    """Cut a ring by the four sides of a well (Sutherland and Hodgman, 1974).
-
-    On a concave ring the result may join its parts by edges there and back; they enclose nothing,
-    so areas and moments stay exact.
-    """
-    sides = (
-        (0, 1.0, -box.half_breadth_m),
-        (0, -1.0, -box.half_breadth_m),
-        (1, 1.0, box.floor_z_m),
-        (1, -1.0, -box.rim_z_m),
-    )
-    for axis, sign, limit in sides:
-        ring = _clip_side(ring, sign * ring[:, axis] - limit)
-        if len(ring) < 3:
-            break
-    return ring
-
-
-def _clip_side(ring: Array, inside: Array) -> Array:
-    """Keep the part of a ring where `inside` (n,) is 0 or more, linear along each edge."""
-    after, inside_after = np.roll(ring, -1, axis=0), np.roll(inside, -1)
-    crossing = (inside < 0) != (inside_after < 0)
-    share = np.where(crossing, inside / np.where(crossing, inside - inside_after, 1.0), 0.0)
-    cut = ring + share[:, None] * (after - ring)
-    pairs = np.stack((ring, cut), axis=1).reshape(-1, 2)
-    keep = np.stack((inside >= 0, crossing), axis=1).ravel()
-    kept: Array = pairs[keep]
-    return kept

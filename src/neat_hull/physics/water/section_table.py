@@ -40,8 +40,9 @@ class SectionTable:
     def of(cls, lattice: Lattice, heel_rad: Array) -> "SectionTable":
         """A table of a lattice at heels (k,), each of which is filled in when first asked for."""
         group = np.abs(lattice.weight_m).argmax(axis=1)
-        keys, row = np.unique(np.column_stack((lattice.x_m, group)), axis=0, return_inverse=True)
-        row = row.ravel()
+        x_m, section = lattice.sections
+        groups = lattice.weight_m.shape[1]
+        keys, row = np.unique(section * groups + group, return_inverse=True)
         order = np.argsort(row, kind="stable")
         counts = np.bincount(row)
         edges = int(counts.max())
@@ -53,8 +54,8 @@ class SectionTable:
         weight = np.where(place >= 0, weight[place], 0.0)
         k, r = len(heel_rad), len(keys)
         return cls(
-            keys[:, 0],
-            keys[:, 1].astype(np.intp),
+            x_m[keys // groups],
+            keys % groups,
             np.empty((edges, k, r)),
             np.empty((k * r * edges, 6)),
             np.empty((k * r * edges, 8)),
