@@ -46,6 +46,18 @@ export default defineConfig(
   { files: ['**/*.vue'], rules: { 'vue/prop-name-casing': 'off' } },
   // The screen of a folder is its View: the folder says of what.
   { files: ['src/**/View.vue'], rules: { 'vue/multi-word-component-names': 'off' } },
+  {
+    files: ['src/**/*.{ts,vue}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...['ArrayExpression', 'TSAsExpression'].map((body) => ({
+          selector: `CallExpression[callee.name=/^watch/] > ArrowFunctionExpression[body.type='${body}']:first-child`,
+          message: 'An array made anew is never the same as before: watch an array of sources.',
+        })),
+      ],
+    },
+  },
   zones,
   prettier,
 )

@@ -3,8 +3,8 @@
 import re
 
 import pytest
-from playwright.sync_api import Locator, Page, expect
-from tests.browser.arriving import saved
+from playwright.sync_api import Locator, Page, Request, expect
+from tests.browser.arriving import all_arriving, saved
 from tests.servers import Server
 
 TANK, CRATE, NET = 21, 9, 18
@@ -253,3 +253,20 @@ def test_a_lost_server_keeps_the_change_and_sends_it_when_back(bench: Page, serv
     expect(aboard(bench, NET)).to_be_visible()  # by itself
     expect(bench.get_by_test_id("banner")).to_have_count(0)
     saved(bench)
+
+
+def test_after_a_change_what_a_thing_goes_on_is_asked_once(bench: Page) -> None:
+    """Not when the change is shown, and again when it is kept."""
+    with all_arriving(bench):
+        aboard(bench, CRATE).click()
+    asked: list[str] = []
+
+    def begun(request: Request) -> None:
+        asked.append(request.url.rpartition("/")[0])
+
+    bench.on("request", begun)
+    with all_arriving(bench):
+        bench.keyboard.press("ArrowLeft")
+        expect(bench.get_by_test_id("undo")).to_have_attribute("title", "Undo: Move Tackle crate")
+    bench.remove_listener("request", begun)
+    assert [one.rpartition("/")[2] for one in asked].count("targets") == 1

@@ -117,26 +117,20 @@ async function loadTargets(id: number): Promise<void> {
 
 // What several weigh together is the core's to say.
 const together = useAsked<Schemas['Together']>()
-watch(
-  () => [[...marked.value].join(), store.kept?.revision] as const,
-  () => {
-    if (marked.value.size < 2) return together.forget()
-    const path = { setup_id: store.kept!.setup_id }
-    void together.put(() =>
-      ask(
-        api.GET('/api/v1/setups/{setup_id}/together', {
-          params: { path, query: { thing_id: [...marked.value] } },
-        }),
-      ),
-    )
-  },
-)
-watch(
-  () => [selected.value, store.kept?.revision] as const,
-  ([id]) => {
-    if (id !== null) void loadTargets(id)
-  },
-)
+watch([() => [...marked.value].join(), () => store.kept?.revision] as const, () => {
+  if (marked.value.size < 2) return together.forget()
+  const path = { setup_id: store.kept!.setup_id }
+  void together.put(() =>
+    ask(
+      api.GET('/api/v1/setups/{setup_id}/together', {
+        params: { path, query: { thing_id: [...marked.value] } },
+      }),
+    ),
+  )
+})
+watch([selected, () => store.kept?.revision] as const, ([id]) => {
+  if (id !== null) void loadTargets(id)
+})
 
 /** With Shift a thing is taken into the choice; otherwise it is taken hold of. */
 function grabOrMark(event: PointerEvent, id: number, view: 'plan' | 'side'): void {

@@ -10,14 +10,11 @@ const store = useSetup()
 const { answer, trouble, put } = useAsked<Schemas['Step'][]>()
 const steps = computed(() => answer.value ?? [])
 
-watch(
-  () => [open.value, store.kept?.revision] as const,
-  ([now]) => {
-    if (!now || !store.kept) return
-    const path = { setup_id: store.kept.setup_id }
-    void put(() => ask(api.GET('/api/v1/setups/{setup_id}/history', { params: { path } })))
-  },
-)
+watch([open, () => store.kept?.revision] as const, ([now]) => {
+  if (!now || !store.kept) return
+  const path = { setup_id: store.kept.setup_id }
+  void put(() => ask(api.GET('/api/v1/setups/{setup_id}/history', { params: { path } })))
+})
 </script>
 
 <template>

@@ -1,17 +1,17 @@
 /** A screen's own answer about the open setup, asked anew at each revision that the server has
  * confirmed, and whenever something else of the question changes. */
-import { watch } from 'vue'
+import { watch, type WatchSource } from 'vue'
 import { useAsked, type Asked } from '@/kit/useAsked'
 import { useSetup } from './useSetup'
 
 export function usePage<T>(
   question: (setup_id: number) => Promise<unknown>,
-  also: () => unknown = () => null,
+  also: WatchSource[] = [],
 ): Asked<T> {
   const store = useSetup()
   const asked = useAsked<T>()
   watch(
-    () => [store.confirmed?.setup_id, store.confirmed?.revision, also()],
+    [() => store.confirmed?.setup_id, () => store.confirmed?.revision, ...also],
     () => {
       const setup_id = store.confirmed?.setup_id
       if (setup_id !== undefined) void asked.put(() => question(setup_id) as Promise<T>)

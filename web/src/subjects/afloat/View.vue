@@ -53,7 +53,7 @@ function load(): void {
       ) as Promise<FullAfloat>,
   )
 }
-watch(() => [store.kept?.setup_id, store.kept?.revision], load, { immediate: true })
+watch([() => store.kept?.setup_id, () => store.kept?.revision], load, { immediate: true })
 watchDebounced(numbers, () => JSON.stringify(numbers.value) !== last && load(), {
   debounce: 200,
   deep: true,

@@ -53,7 +53,7 @@ async function compare(): Promise<void> {
   if (!answered && trouble.value) found.value = null
 }
 watch(
-  () => [chosen.value, store.kept?.revision] as const,
+  [chosen, () => store.kept?.revision] as const,
   () => chosen.value.length > 1 && void compare(),
   { deep: true, immediate: true },
 )

@@ -70,7 +70,7 @@ function stop(): void {
   stopped.value = true
 }
 onScopeDispose(() => under?.abort())
-const full = usePage<FullDay | null>(workOut, () => [planned.value, asked.value])
+const full = usePage<FullDay | null>(workOut, [planned, asked])
 const day = computed(() => full.answer.value ?? null)
 const hour = computed(() => {
   const of = day.value?.figures

@@ -17,14 +17,11 @@ const rows = computed(() => table.answer.value ?? [])
 const refused = ref('')
 const trouble = computed(() => refused.value || table.trouble.value)
 
-watch(
-  () => [open.value, store.kept?.revision] as const,
-  ([now]) => {
-    if (!now || !store.kept) return
-    const path = { setup_id: store.kept.setup_id }
-    void table.put(() => ask(api.GET('/api/v1/setups/{setup_id}/limits', { params: { path } })))
-  },
-)
+watch([open, () => store.kept?.revision] as const, ([now]) => {
+  if (!now || !store.kept) return
+  const path = { setup_id: store.kept.setup_id }
+  void table.put(() => ask(api.GET('/api/v1/setups/{setup_id}/limits', { params: { path } })))
+})
 
 async function put(change: Partial<Judging>): Promise<void> {
   refused.value = ''

@@ -78,7 +78,7 @@ export function useAdvice(store: ReturnType<typeof useSetup>, units: () => Units
   }
 
   watch(
-    () => [store.kept?.setup_id, store.kept?.revision] as const,
+    () => store.kept,
     () => drop(),
   )
   // A drag or a key takes the ghost away; the suggestion is then no longer what is shown.

@@ -40,7 +40,7 @@ const full = usePage<FullGlide>(
         body: trial.value,
       }),
     ),
-  () => sliding.value,
+  [sliding],
 )
 // Another setup, asked with the same wind, effort and course.
 const otherId = ref<number | null>(null)

@@ -39,7 +39,7 @@ const full = usePage<FullHaul>(
         body: trial.value,
       }),
     ),
-  () => sliding.value,
+  [sliding],
 )
 const haul = computed(() => store.figures?.haul ?? full.answer.value?.figures ?? null)
 const kg = (value: number | null | undefined) =>

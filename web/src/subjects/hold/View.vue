@@ -52,7 +52,7 @@ const full = usePage<FullHold>(
         body: trial.value,
       }),
     ),
-  () => sliding.value,
+  [sliding],
 )
 
 const figures = computed(() => store.figures?.hold ?? null)

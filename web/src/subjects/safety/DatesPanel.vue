@@ -20,7 +20,7 @@ const keeping = ref(0)
 const held = computed(() => keeping.value > 0 || trouble.value !== '' || page.held.value)
 const page = usePage<Schemas['DatesPage']>(
   (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
-  () => changes.value,
+  [changes],
 )
 const usual = (): Item => ({
   thing_id: null,

@@ -45,7 +45,7 @@ const full = usePage<FullCapsize>(
         body: trial.value,
       }),
     ),
-  () => sliding.value,
+  [sliding],
 )
 
 const nameOf = (id: number | null) =>
