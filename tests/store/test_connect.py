@@ -90,19 +90,28 @@ def test_a_folder_in_the_way_is_one_clear_line(tmp_path: Path) -> None:
         assert "\n" not in str(refused.value)
 
 
-WRITER = """
+# Each line it reads starts a process that writes until it is killed; loaded once for all of them.
+WRITERS = """
+import os
 import sys
 from neat_hull.store import history
 from neat_hull.store.connect import connect, transaction
 from neat_hull.store.setups import load_setup
-db = connect(sys.argv[1])
-while True:
-    with transaction(db):
-        stored = load_setup(db, 1)
-        place = {"x_m": 0.001 * (stored.revision + 1), "y_m": 0.0, "z_m": None,
-                 "turn_deg": 0.0, "tilt_deg": 0.0}
-        history.change(db, 1, stored.revision, "move", [history.Change("place", 18, place)])
-    print(stored.revision + 1, flush=True)
+for _ in sys.stdin:
+    writer = os.fork()
+    if writer:
+        os.waitpid(writer, 0)
+        print("killed", flush=True)
+        continue
+    print(os.getpid(), flush=True)
+    db = connect(sys.argv[1])
+    while True:
+        with transaction(db):
+            stored = load_setup(db, 1)
+            place = {"x_m": 0.001 * (stored.revision + 1), "y_m": 0.0, "z_m": None,
+                     "turn_deg": 0.0, "tilt_deg": 0.0}
+            history.change(db, 1, stored.revision, "move", [history.Change("place", 18, place)])
+        print(stored.revision + 1, flush=True)
 """
 
 
@@ -112,16 +121,17 @@ def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path, ten:
 
     After the tenth all is undone to the beginning and done again.
     """
+    writers = subprocess.Popen(
+        [sys.executable, "-c", WRITERS, str(data)],
+        stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True,
+    )  # fmt: skip
+    assert writers.stdin is not None
+    assert writers.stdout is not None
     for _ in range(10):
-        writer = subprocess.Popen(
-            [sys.executable, "-c", WRITER, str(data)], stdout=subprocess.PIPE, text=True
-        )
-        assert writer.stdout is not None
-        answered = [int(writer.stdout.readline()) for _ in range(3 + ten)]
-        os.kill(writer.pid, signal.SIGKILL)
-        answered += [int(line) for line in writer.stdout.read().split("\n")[:-1]]
-        writer.stdout.close()
-        writer.wait()
+        print(file=writers.stdin, flush=True)
+        pid, *answered = [int(writers.stdout.readline()) for _ in range(1 + 3 + ten)]
+        os.kill(pid, signal.SIGKILL)
+        answered += [int(line) for line in iter(writers.stdout.readline, "killed\n")]
         open_store(data)
         db = connect(data)
         stored = load_setup(db, 1)
@@ -129,6 +139,7 @@ def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path, ten:
         assert stored.setup.places[18].x_m == pytest.approx(0.001 * stored.revision)
         assert len(list_setups(db)) == 4
         db.close()
+    writers.communicate()
     with closing(connect(data)) as db:
         walk_back_and_forth(db)
 

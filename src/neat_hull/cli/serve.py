@@ -66,6 +66,7 @@ def serve(
             with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
                 server.run(sockets=[listening])
         finally:
+            server.later.cancel()
             ASIDE.close()
     typer.echo("Neat Hull has stopped; everything is saved.")
 
@@ -103,6 +104,8 @@ class _Server(uvicorn.Server):
     ) -> None:
         super().__init__(config)
         self._address, self._data, self._browse, self._lan = address, data, browse, lan
+        self.later = threading.Timer(_FIRST_PAGE_S, ASIDE.warm)
+        self.later.daemon = True
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
         """As uvicorn's, then print the address."""
@@ -114,12 +117,16 @@ class _Server(uvicorn.Server):
         if self._browse:
             webbrowser.open(self._address)
         threading.Thread(target=_warm, daemon=True).start()
+        self.later.start()
+
+
+# The first page has what it asks for by then; to load a process beside it would hold it up.
+_FIRST_PAGE_S = 4.0
 
 
 def _warm() -> None:
-    """Load what the first questions need, and start the process for long ones, behind the start."""
+    """Load what the first questions need, behind the start."""
     _ = scipy.optimize.brentq, scipy.interpolate.PchipInterpolator
-    ASIDE.warm()
     # What is loaded by now stays: looking through it for rubbish would hold up a drag by 50 ms.
     gc.freeze()
 
