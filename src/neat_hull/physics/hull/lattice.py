@@ -221,9 +221,12 @@ class _Rings:
     @cached_property
     def next(self) -> NDArray[np.intp]:
         """(n,): the point after each, round its ring."""
-        begins = np.flatnonzero(np.diff(self.of, prepend=-1))
         after = np.arange(1, len(self.of) + 1)
-        after[np.append(begins[1:], len(self.of)) - 1] = begins
+        begins, ends = (
+            np.flatnonzero(step)
+            for step in (np.diff(self.of, prepend=-1), np.diff(self.of, append=-1))
+        )
+        after[ends] = begins
         return after
 
     def edges(self, x_m: Array, weight_m: Array, group: int) -> Array:
@@ -264,7 +267,7 @@ class _Rings:
         kept = _Rings(pairs, np.repeat(self.of, 2))._some(
             np.stack((inside >= 0, crossing), axis=1).ravel()
         )
-        return kept._some(np.bincount(kept.of)[kept.of] >= 3) if len(kept.of) else kept
+        return kept._some(np.bincount(kept.of)[kept.of] >= 3)
 
 
 def outline_at(hull: Hull, x_m: float) -> Array:
