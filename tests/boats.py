@@ -3,6 +3,7 @@
 from collections.abc import Callable
 
 import numpy as np
+from shapely import Polygon
 
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.hull.shape import Hull, Station, Well
@@ -10,6 +11,13 @@ from neat_hull.physics.water.floating import FloatingHull
 from neat_hull.physics.water.loads import Loads
 
 FRESH = 1000.0
+# A half-section that no straight cut leaves in one piece.
+TUNNEL = [(0.0, 0.12), (0.08, 0.12), (0.12, 0.0), (0.3, 0.02), (0.42, 0.1), (0.4, 0.3)]
+
+
+def ring(points: list[tuple[float, float]]) -> Polygon:
+    """The whole section of a half as a polygon of shapely's."""
+    return Polygon([(-y, z) for y, z in points[::-1]] + points)
 
 
 def prismatic(points: list[tuple[float, float]], length_m: float, stations: int = 2) -> Hull:

@@ -51,8 +51,8 @@ export default defineConfig(
     rules: {
       'no-restricted-syntax': [
         'error',
-        ...['ArrayExpression', 'TSAsExpression'].map((body) => ({
-          selector: `CallExpression[callee.name=/^watch/] > ArrowFunctionExpression[body.type='${body}']:first-child`,
+        ...['body', 'body.expression'].map((made) => ({
+          selector: `CallExpression[callee.name=/^watch/] > ArrowFunctionExpression[${made}.type='ArrayExpression']:first-child`,
           message: 'An array made anew is never the same as before: watch an array of sources.',
         })),
       ],

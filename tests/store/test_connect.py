@@ -121,25 +121,23 @@ def test_a_kill_in_mid_write_loses_at_most_the_change_in_flight(data: Path, ten:
 
     After the tenth all is undone to the beginning and done again.
     """
-    writers = subprocess.Popen(
-        [sys.executable, "-c", WRITERS, str(data)],
-        stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True,
-    )  # fmt: skip
-    assert writers.stdin is not None
-    assert writers.stdout is not None
-    for _ in range(10):
-        print(file=writers.stdin, flush=True)
-        pid, *answered = [int(writers.stdout.readline()) for _ in range(1 + 3 + ten)]
-        os.kill(pid, signal.SIGKILL)
-        answered += [int(line) for line in iter(writers.stdout.readline, "killed\n")]
-        open_store(data)
-        db = connect(data)
-        stored = load_setup(db, 1)
-        assert answered[-1] <= stored.revision <= answered[-1] + 1
-        assert stored.setup.places[18].x_m == pytest.approx(0.001 * stored.revision)
-        assert len(list_setups(db)) == 4
-        db.close()
-    writers.communicate()
+    command = [sys.executable, "-c", WRITERS, str(data)]
+    pipe = subprocess.PIPE
+    with subprocess.Popen(command, stdin=pipe, stdout=pipe, text=True) as writers:
+        assert writers.stdin is not None
+        assert writers.stdout is not None
+        for _ in range(10):
+            print(file=writers.stdin, flush=True)
+            pid, *answered = [int(writers.stdout.readline()) for _ in range(1 + 3 + ten)]
+            os.kill(pid, signal.SIGKILL)
+            answered += [int(line) for line in iter(writers.stdout.readline, "killed\n")]
+            open_store(data)
+            db = connect(data)
+            stored = load_setup(db, 1)
+            assert answered[-1] <= stored.revision <= answered[-1] + 1
+            assert stored.setup.places[18].x_m == pytest.approx(0.001 * stored.revision)
+            assert len(list_setups(db)) == 4
+            db.close()
     with closing(connect(data)) as db:
         walk_back_and_forth(db)
 

@@ -7,19 +7,12 @@ from hypothesis import strategies as st
 from shapely import Polygon, box
 from shapely.affinity import translate
 from shapely.geometry.base import BaseGeometry
-from tests.boats import afloat, barge, kayak, prismatic, well
+from tests.boats import TUNNEL, afloat, barge, kayak, prismatic, ring, well
 from tests.examples import examples
 
 from neat_hull.physics.hull.lattice import loft, outline_at
 from neat_hull.physics.hull.shape import Hull, Station
 from neat_hull.physics.water.immersion import TurnedSections
-
-TUNNEL = [(0.0, 0.12), (0.08, 0.12), (0.12, 0.0), (0.3, 0.02), (0.42, 0.1), (0.4, 0.3)]
-
-
-def ring(points: list[tuple[float, float]]) -> Polygon:
-    """The whole section as a polygon of shapely's."""
-    return Polygon([(-y, z) for y, z in points[::-1]] + points)
 
 
 @examples(30)

@@ -117,7 +117,7 @@ async function loadTargets(id: number): Promise<void> {
 
 // What several weigh together is the core's to say.
 const together = useAsked<Schemas['Together']>()
-watch([() => [...marked.value].join(), () => store.kept?.revision] as const, () => {
+watch([() => [...marked.value].join(), () => store.kept?.revision], () => {
   if (marked.value.size < 2) return together.forget()
   const path = { setup_id: store.kept!.setup_id }
   void together.put(() =>
@@ -128,7 +128,7 @@ watch([() => [...marked.value].join(), () => store.kept?.revision] as const, () 
     ),
   )
 })
-watch([selected, () => store.kept?.revision] as const, ([id]) => {
+watch([selected, () => store.kept?.revision], ([id]) => {
   if (id !== null) void loadTargets(id)
 })
 

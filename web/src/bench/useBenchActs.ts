@@ -56,7 +56,7 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
 
   // Measured until others are chosen: again whenever the boat has changed, a save on its way too.
   watch(selected, () => (pair.value = null))
-  watch([pair, () => store.kept?.revision] as const, ([two]) => {
+  watch([pair, () => store.kept?.revision], ([two]) => {
     if (two === null) return between.forget()
     const path = { setup_id: store.kept!.setup_id, thing_id: two[0], other_id: two[1] }
     void between.put(

@@ -10,7 +10,7 @@ const store = useSetup()
 const { answer, trouble, put } = useAsked<Schemas['Step'][]>()
 const steps = computed(() => answer.value ?? [])
 
-watch([open, () => store.kept?.revision] as const, ([now]) => {
+watch([open, () => store.kept?.revision], ([now]) => {
   if (!now || !store.kept) return
   const path = { setup_id: store.kept.setup_id }
   void put(() => ask(api.GET('/api/v1/setups/{setup_id}/history', { params: { path } })))

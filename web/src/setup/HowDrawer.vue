@@ -17,7 +17,7 @@ const emit = defineEmits<{ close: [] }>()
 const { answer: how, trouble, put, forget } = useAsked<How>()
 
 watch(
-  [() => props.figure, () => props.revision] as const,
+  [() => props.figure, () => props.revision],
   ([figure]) => {
     forget()
     if (!figure) return

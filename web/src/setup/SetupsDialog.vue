@@ -22,7 +22,7 @@ const archived = ref(false)
 const trip = reactive<Trip>({ water: 'fresh', posture: 'sits', day: null })
 const temp = ref<number | string>('')
 watch(
-  [open, () => store.kept?.setup_id] as const,
+  [open, () => store.kept?.setup_id],
   () => {
     const kept = store.kept?.setup
     if (!kept) return

@@ -27,7 +27,7 @@ export function useDraft<T extends object>(
     draft.value = base.value && structuredClone(toRaw(base.value))
   }
   watch(
-    [source, owner] as const,
+    [source, owner],
     ([now, of], before) => {
       const mine = before && before[1] === of ? patch() : null
       base.value = now ?? null

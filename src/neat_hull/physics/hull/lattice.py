@@ -185,13 +185,10 @@ def _shell(hull: Hull, bounds_m: tuple[float, ...], spans_per_length: int) -> Ar
 def _block_edges(block: Block, longest_m: float) -> Array:
     """(7, e): sections of a box, as `_Rings.edges` has them."""
     (x0, y0, z0), (x1, y1, z1) = block.lo_m, block.hi_m
-    spans = max(1, int(np.ceil((x1 - x0) / longest_m - 1e-9)))
-    ends = np.linspace(x0, x1, spans + 1)
-    half, middle = np.diff(ends) / 2, (ends[:-1] + ends[1:]) / 2
-    at = (middle[:, None] + half[:, None] * _GAUSS_AT).ravel()
+    at, weight_m = _gauss_between(x0, x1, longest_m)
     ring = np.array([(y0, z1), (y0, z0), (y1, z0), (y1, z1)])
     rings = _Rings(np.tile(ring, (len(at), 1)), np.repeat(np.arange(len(at)), len(ring)))
-    return rings.edges(at, block.share * np.repeat(half, len(_GAUSS_AT)), 0)
+    return rings.edges(at, block.share * weight_m, 0)
 
 
 @dataclass(frozen=True, eq=False)
@@ -301,14 +298,16 @@ def _gauss_points(
     ends = {x for well in hull.wells for x in (well.x_aft_m, well.x_fwd_m)} | set(also_m)
     breaks = np.union1d(hull.x_m, [x for x in ends if hull.x_aft_m < x < hull.x_fwd_m])
     longest = hull.length_m / spans_per_length
-    at, weights = [], []
-    for x0, x1 in pairwise(breaks):
-        edges = np.linspace(x0, x1, max(1, int(np.ceil((x1 - x0) / longest - 1e-9))) + 1)
-        half = np.diff(edges) / 2
-        middle = (edges[:-1] + edges[1:]) / 2
-        at.append((middle[:, None] + half[:, None] * _GAUSS_AT).ravel())
-        weights.append(np.repeat(half, 2))
+    at, weights = zip(*(_gauss_between(*ends, longest) for ends in pairwise(breaks)), strict=True)
     return np.concatenate(at), np.concatenate(weights)
+
+
+def _gauss_between(x0: float, x1: float, longest_m: float) -> tuple[Array, Array]:
+    """Gauss points and their weights, in m, of even spans from x0 to x1, none too long."""
+    ends = np.linspace(x0, x1, max(1, int(np.ceil((x1 - x0) / longest_m - 1e-9))) + 1)
+    half, middle = np.diff(ends) / 2, (ends[:-1] + ends[1:]) / 2
+    at = (middle[:, None] + half[:, None] * _GAUSS_AT).ravel()
+    return at, np.repeat(half, len(_GAUSS_AT))
 
 
 def _arc_fractions(points: Array) -> Array:

@@ -52,11 +52,10 @@ async function compare(): Promise<void> {
   })
   if (!answered && trouble.value) found.value = null
 }
-watch(
-  [chosen, () => store.kept?.revision] as const,
-  () => chosen.value.length > 1 && void compare(),
-  { deep: true, immediate: true },
-)
+watch([chosen, () => store.kept?.revision], () => chosen.value.length > 1 && void compare(), {
+  deep: true,
+  immediate: true,
+})
 
 function choose(at: number, change: Partial<Chosen>): void {
   const next = { ...chosen.value[at]!, ...change }

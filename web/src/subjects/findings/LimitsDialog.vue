@@ -17,7 +17,7 @@ const rows = computed(() => table.answer.value ?? [])
 const refused = ref('')
 const trouble = computed(() => refused.value || table.trouble.value)
 
-watch([open, () => store.kept?.revision] as const, ([now]) => {
+watch([open, () => store.kept?.revision], ([now]) => {
   if (!now || !store.kept) return
   const path = { setup_id: store.kept.setup_id }
   void table.put(() => ask(api.GET('/api/v1/setups/{setup_id}/limits', { params: { path } })))

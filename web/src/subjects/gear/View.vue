@@ -56,7 +56,7 @@ const rows = computed(() =>
 const asked = useAsked<Schemas['GearSum'][]>()
 const sums = computed(() => asked.answer.value ?? [])
 watch(
-  [() => store.confirmed?.setup_id, () => store.confirmed?.revision, groupBy] as const,
+  [() => store.confirmed?.setup_id, () => store.confirmed?.revision, groupBy],
   ([setup_id, , by]) => {
     if (setup_id === undefined) return
     const params = { path: { setup_id }, query: { by: by || ('place' as const) } }
