@@ -11,7 +11,7 @@ from typing import Any
 
 from pydantic import BaseModel
 
-from neat_hull.api.app import create_app
+from neat_hull.api.app import create_api
 from neat_hull.model.keyed import Taken
 from neat_hull.model.setup import Setup
 
@@ -65,7 +65,7 @@ def words(api: Any) -> str:
 
 def main() -> int:
     """Return 1 from --check when a file is stale."""
-    api = create_app(Path("unused")).openapi()
+    api = create_api(Path("unused")).openapi()
     stale = []
     for target, text in (
         (ROOT / "openapi.json", json.dumps(api, indent=2, sort_keys=True) + "\n"),

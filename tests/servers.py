@@ -6,13 +6,16 @@ import socket
 import subprocess
 import sys
 import threading
+from concurrent.futures import Future
 from pathlib import Path
 from typing import Protocol
 
 import uvicorn
+from starlette.types import ASGIApp
 from tests.filled import filled
 
-from neat_hull.api.app import create_app
+from neat_hull.api.app import create_api
+from neat_hull.api.front import front
 from neat_hull.api.state import SetupCache
 from neat_hull.cli.serve import instrument_for, listen
 from neat_hull.store.connect import open_store
@@ -30,6 +33,13 @@ FLAGS = [
     "--disable-sync",
 ]
 SCREENS = Path(__file__).parents[1] / "web/dist"
+
+
+def loaded(api: ASGIApp) -> Future[ASGIApp]:
+    """An API that is there already."""
+    there: Future[ASGIApp] = Future()
+    there.set_result(api)
+    return there
 
 
 class Server(Protocol):
@@ -85,7 +95,7 @@ class ServerThread:
             filled(data)
         else:
             open_store(data)
-        self._app.state.data, self._app.state.cache = data, SetupCache()
+        self._api.state.data, self._api.state.cache = data, SetupCache()
 
     def start(self) -> None:
         """Start; the socket listens at once, so the first request waits and does not fail."""
@@ -93,8 +103,9 @@ class ServerThread:
         listening.listen()
         self.url = f"http://127.0.0.1:{listening.getsockname()[1]}"
         self._feed = instrument_for(None, demo=True)
-        self._app = create_app(self._data, SCREENS, listener=self._feed.__enter__())
-        config = uvicorn.Config(self._app, log_level="warning", lifespan="off")
+        self._api = create_api(self._data, self._feed.__enter__())
+        app = front(loaded(self._api), SCREENS)
+        config = uvicorn.Config(app, log_level="warning", lifespan="off")
         self._server = uvicorn.Server(config)
         self._thread = threading.Thread(
             target=self._server.run, kwargs={"sockets": [listening]}, daemon=True

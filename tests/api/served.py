@@ -8,14 +8,16 @@ from pathlib import Path
 
 from fastapi import FastAPI
 from fastapi.testclient import TestClient
+from tests.servers import loaded
 
-from neat_hull.api.app import LOOPBACK, create_app
+from neat_hull.api.app import create_api
+from neat_hull.api.front import LOOPBACK, front
 from neat_hull.api.state import SetupCache
 
 
 @cache
-def _application(hosts: frozenset[str], key: str | None) -> FastAPI:
-    return create_app(Path("none"), hosts=hosts, key=key)
+def _api() -> FastAPI:
+    return create_api(Path("none"))
 
 
 @contextmanager
@@ -23,7 +25,7 @@ def served(
     data: Path, host: str = "127.0.0.1", hosts: frozenset[str] = LOOPBACK, key: str | None = None
 ) -> Iterator[TestClient]:
     """A client of it; one at a time."""
-    app = _application(hosts, key)
-    app.state.data, app.state.cache = data, SetupCache()
+    _api().state.data, _api().state.cache = data, SetupCache()
+    app = front(loaded(_api()), None, hosts, key)
     with TestClient(app, base_url=f"http://{host}:8137", follow_redirects=key is None) as client:
         yield client

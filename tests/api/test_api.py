@@ -6,8 +6,10 @@ from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.servers import loaded
 
-from neat_hull.api.app import create_app
+from neat_hull.api.app import create_api
+from neat_hull.api.front import front
 
 V1 = "/api/v1/setups"
 PLACE = {"x_m": 0.4, "y_m": 0.0, "z_m": None, "turn_deg": 0.0, "tilt_deg": 0.0}
@@ -72,7 +74,7 @@ def test_a_preview_sees_a_change_made_through_another_door(client: TestClient, d
     """The setups held in memory go by the file's clock."""
     trial: dict[str, Any] = {"places": []}
     first = client.post(f"{V1}/1/preview", json=trial).json()
-    with TestClient(create_app(data), base_url="http://127.0.0.1:8137") as other:
+    with TestClient(front(loaded(create_api(data))), base_url="http://127.0.0.1:8137") as other:
         put(other, PLACE)
     second = client.post(f"{V1}/1/preview", json=trial).json()
     assert second["figures"]["weight"]["gear_kg"] == pytest.approx(

@@ -11,8 +11,10 @@ from schemathesis.checks import not_a_server_error
 from tests.examples import NIGHTLY
 from tests.filled import filled
 from tests.operations import PATHS
+from tests.servers import loaded
 
-from neat_hull.api.app import create_app
+from neat_hull.api.app import create_api
+from neat_hull.api.front import front
 
 # By day each operation is asked what is drawn at random. By night, some 15,000 requests in all,
 # each limit of its fields as well.
@@ -29,7 +31,8 @@ VERBS = [(verb.upper(), path) for path, verbs in PATHS.items() for verb in verbs
 def everything(tmp_path_factory: pytest.TempPathFactory) -> Any:
     """All operations of an application over a file with the demo."""
     data = filled(tmp_path_factory.mktemp("fuzzed") / "boats.sqlite")
-    app = create_app(data, hosts=frozenset({"testserver", "localhost", "127.0.0.1"}))
+    hosts = frozenset({"testserver", "localhost", "127.0.0.1"})
+    app = front(loaded(create_api(data)), hosts=hosts)
     return schemathesis.openapi.from_asgi("/api/openapi.json", app)
 
 

@@ -11,8 +11,10 @@ from fastapi.testclient import TestClient
 from tests.api.served import served
 from tests.filled import filled
 from tests.operations import PATHS
+from tests.servers import loaded
 
-from neat_hull.api.app import create_app
+from neat_hull.api.app import create_api
+from neat_hull.api.front import front
 from neat_hull.instruments.listener import Listener
 from neat_hull.instruments.sentences import tilt_sentence
 
@@ -103,7 +105,9 @@ def test_the_feed_is_told_as_it_is_heard(data: Path) -> None:
     listener = Listener("127.0.0.1", 1, clock=lambda: 0.0)
     listener.take(tilt_sentence(2.0, 1.0))
     listener.take("garbled")
-    with TestClient(create_app(data, listener=listener), base_url="http://127.0.0.1:1") as client:
+    with TestClient(
+        front(loaded(create_api(data, listener))), base_url="http://127.0.0.1:1"
+    ) as client:
         heard = client.get("/api/v1/instrument").json()
         assert (heard["state"], heard["heel_deg"], heard["garbled"]) == ("lost", 2.0, 1)
         is_problem(client.post("/api/v1/instrument/moment", json={"moment_kg_m": 1.0}), 503)

@@ -4,15 +4,19 @@ import json
 import resource
 import signal
 import socket
+import sqlite3
 import subprocess
 import sys
 import urllib.error
 import urllib.request
+from contextlib import closing
 from pathlib import Path
 from typing import Any
 
 import pytest
 from tests.servers import ServerProcess
+
+from neat_hull.store.connect import open_store
 
 
 def serve(*arguments: str) -> subprocess.Popen[str]:
@@ -44,6 +48,13 @@ def test_it_prints_its_address_and_ctrl_c_stops_it_cleanly(tmp_path: Path) -> No
     assert "everything is saved" in out
 
 
+def test_what_is_there_first_loads_neither_the_framework_nor_what_computes() -> None:
+    asked = "import sys, neat_hull.cli.serve; print(*sys.modules)"
+    told = subprocess.run([sys.executable, "-c", asked], capture_output=True, text=True, check=True)
+    late = {"fastapi", "numpy", "scipy", "neat_hull.model.setup", "neat_hull.whole"}
+    assert not late & set(told.stdout.split())
+
+
 def test_a_busy_port_is_one_line(tmp_path: Path) -> None:
     with socket.socket() as busy:
         busy.bind(("127.0.0.1", 0))
@@ -60,6 +71,16 @@ def test_a_data_file_that_cannot_be_is_one_line(tmp_path: Path) -> None:
     _, err = server.communicate(timeout=60)
     assert (server.returncode, err.count("\n")) == (2, 1)
     assert path in err
+
+
+def test_a_demo_that_cannot_be_filled_in_stops_it_with_one_line(tmp_path: Path) -> None:
+    data = tmp_path / "d.sqlite"
+    open_store(data)
+    with closing(sqlite3.connect(data)) as db:
+        db.execute("DROP TABLE setup")
+    server = serve("--demo", "--data", str(data), "--port", str(free_port()))
+    _, err = server.communicate(timeout=60)
+    assert (server.returncode, err) == (2, f"neat-hull: {data}: no such table: setup\n")
 
 
 _SHARED_INDEX = 32 * 1024  # what SQLite keeps beside a file that is open, be it only read

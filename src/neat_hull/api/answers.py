@@ -11,12 +11,15 @@ from functools import wraps
 from inspect import iscoroutinefunction
 from typing import Any
 
+from fastapi.exceptions import RequestValidationError
 from fastapi.routing import APIRoute
 from pydantic import BaseModel
 from starlette.requests import Request
-from starlette.responses import Response
+from starlette.responses import JSONResponse, Response
 
+from neat_hull.api.problems import problem, units_of
 from neat_hull.files.json_text import Doubtful, read_json
+from neat_hull.model.base import input_errors
 
 
 class Written(APIRoute):
@@ -43,6 +46,15 @@ class _Read(Request):
             return read_json(text)
         except Doubtful as doubt:
             raise json.JSONDecodeError(str(doubt), text, 0) from doubt
+
+
+def refuse_body(request: Request, error: Exception) -> JSONResponse:
+    """Answer for a body or parameter that the framework could not read as our models."""
+    assert isinstance(error, RequestValidationError)
+    wrong = input_errors(error.errors(), skip=1)
+    return problem(
+        422, "Please check what you typed", str(wrong), wrong.errors, units=units_of(request)
+    )
 
 
 def written(model: BaseModel, status: int = 200) -> Response:

@@ -3,11 +3,10 @@
 import sqlite3
 from collections.abc import Sequence
 
-from fastapi import Request
-from fastapi.exceptions import RequestValidationError
-from fastapi.responses import JSONResponse
 from pydantic import BaseModel
 from starlette.exceptions import HTTPException
+from starlette.requests import Request
+from starlette.responses import JSONResponse
 
 from neat_hull.errors import (
     Bound,
@@ -26,7 +25,6 @@ from neat_hull.errors import (
     StoreError,
 )
 from neat_hull.files.units import LENGTH_M, MASS_KG
-from neat_hull.model.base import input_errors
 from neat_hull.store.connect import told
 
 STATUS: dict[type[NeatHullError], tuple[int, str]] = {
@@ -82,7 +80,7 @@ def problem(
     return JSONResponse(body.model_dump(), status, media_type="application/problem+json")
 
 
-def _units(request: Request) -> str:
+def units_of(request: Request) -> str:
     """What the screens tell with each question; a command tells nothing and reads cm and kg."""
     return request.headers.get("neat-units", "metric")
 
@@ -108,7 +106,7 @@ def answer(request: Request, error: Exception) -> JSONResponse:
     elif isinstance(error, InputError):
         fields = [error]
     current = error.current if isinstance(error, ConflictError) else None
-    units, why = _units(request), next(iter(error.args), None)
+    units, why = units_of(request), next(iter(error.args), None)
     detail = _said(why, units) if isinstance(why, Bounded) else str(error)
     return problem(status, title, detail, fields, current, units)
 
@@ -117,15 +115,6 @@ def unusable(_: Request, error: Exception) -> JSONResponse:
     """Answer for a data file that cannot be used just now."""
     assert isinstance(error, sqlite3.Error)
     return problem(503, "The data file cannot be used", f"the data file {told(error)}")
-
-
-def refuse_body(request: Request, error: Exception) -> JSONResponse:
-    """Answer for a body or parameter that FastAPI could not read as our models."""
-    assert isinstance(error, RequestValidationError)
-    wrong = input_errors(error.errors(), skip=1)
-    return problem(
-        422, "Please check what you typed", str(wrong), wrong.errors, units=_units(request)
-    )
 
 
 def plain_http(_: Request, error: Exception) -> JSONResponse:

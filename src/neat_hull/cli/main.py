@@ -1,6 +1,5 @@
 """The command `neat-hull`. Commands import what they need, so that each starts quickly."""
 
-import gc
 import json
 import os
 import signal
@@ -184,11 +183,8 @@ def serve(
     ] = False,
 ) -> None:
     """Start the application and print its address."""
-    gc.disable()  # nothing loaded here is rubbish, and to look for some takes a sixth of the start
     from neat_hull.cli.serve import serve as start
 
-    gc.freeze()
-    gc.enable()
     try:
         start(
             data=data,

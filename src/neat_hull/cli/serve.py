@@ -1,29 +1,30 @@
-"""Running the server: the socket first, so that a busy port is one line and not a traceback."""
+"""Running the server: the socket first, so that a busy port is one line and not a traceback; then
+the screens; then, while a browser draws them, the API."""
 
 import errno
 import gc
 import io
 import socket
+import sqlite3
 import threading
 import webbrowser
 from collections.abc import Iterator
-from contextlib import contextmanager, suppress
+from concurrent.futures import Future
+from contextlib import closing, contextmanager, suppress
 from ipaddress import ip_address
 from pathlib import Path
 
-import scipy
 import typer
 import uvicorn
+from starlette.types import ASGIApp
 
-from neat_hull.api.app import LOOPBACK, create_app
 from neat_hull.api.aside import ASIDE
+from neat_hull.api.front import LOOPBACK, front
 from neat_hull.api.key import new_key
-from neat_hull.editing.demo import add_demo
 from neat_hull.errors import StoreError
 from neat_hull.instruments.listener import Listener
 from neat_hull.instruments.stand_in import StandIn
-from neat_hull.store.connect import connect, open_store, transaction
-from neat_hull.store.setups import list_setups
+from neat_hull.store.connect import connect, open_store, told, transaction
 
 # The built screens: packed into a wheel, or where a checkout builds them.
 _SCREENS = (
@@ -53,21 +54,18 @@ def serve(
     key = new_key() if lan else None
     with listen(host, port) as listening, instrument_for(instrument, demo) as listener:
         open_store(data)
-        if demo:
-            fill_with_demo(data)
         built = (one for one in _SCREENS if (one / "index.html").exists())
-        screens = screens or next(built, None)
-        app = create_app(data, screens, LOOPBACK | {host.lower(), *near}, listener, key)
+        api = _Api(data, demo, listener)
+        app = front(api.loaded, screens or next(built, None), LOOPBACK | {host.lower(), *near}, key)
         shown = near[0] if lan else f"[{host}]" if ":" in host else host
         address = f"http://{shown}:{port}" + ("" if key is None else f"/?key={key}")
         config = uvicorn.Config(app, log_level="warning", access_log=False)
-        server = _Server(config, address, data, browse, lan)
+        server = _Server(config, address, data, browse, lan, api)
         try:
             with suppress(KeyboardInterrupt):  # uvicorn shuts down first, then raises it again
                 server.run(sockets=[listening])
         finally:
-            server.later.cancel()
-            ASIDE.close()
+            api.close()
     typer.echo("Neat Hull has stopped; everything is saved.")
 
 
@@ -96,16 +94,70 @@ def instrument_for(address: str | None, demo: bool) -> Iterator[Listener | None]
             stand_in.stop()
 
 
+class _Api:
+    """The API, loaded in a thread of its own; `loaded` is the application, or why it is none."""
+
+    def __init__(self, data: Path, demo: bool, listener: Listener | None) -> None:
+        self._data, self._demo, self._listener = data, demo, listener
+        self._thread = threading.Thread(target=self._load)
+        self._aside = threading.Timer(_FIRST_PAGE_S, ASIDE.warm)
+        self._aside.daemon = True
+        self.loaded: Future[ASGIApp] = Future()
+
+    def start(self) -> None:
+        """Begin to load it."""
+        self._thread.start()
+
+    def _load(self) -> None:
+        gc.disable()  # nothing loaded here is rubbish; to look for some takes a sixth of the time
+        try:
+            from neat_hull.api.app import create_api
+
+            if self._demo:
+                fill_with_demo(self._data)
+            self.loaded.set_result(create_api(self._data, self._listener))
+        except Exception as error:
+            self.loaded.set_exception(error)
+            return
+        finally:
+            gc.enable()
+        self._aside.start()
+        import scipy  # the first questions need more of it than is loaded by now
+
+        _ = scipy.optimize.brentq, scipy.interpolate.PchipInterpolator
+        # What is loaded by now stays: looking through it for rubbish would hold up a drag by 50 ms.
+        gc.freeze()
+
+    def close(self) -> None:
+        """Stop all that goes on behind it. Raises StoreError where it could not be loaded."""
+        if self._thread.ident is not None:
+            self._thread.join()
+        self._aside.cancel()
+        ASIDE.close()
+        if self.loaded.done():
+            self.loaded.result()
+
+
+# The first page has what it asks for by then; to load a process beside it would hold it up.
+_FIRST_PAGE_S = 4.0
+
+
 class _Server(uvicorn.Server):
-    """Says where it is once it listens, so that whoever reads the address can use it at once."""
+    """Says where it is once it listens, so that whoever reads the address can use it at once; stops
+    where the API cannot be loaded."""
 
     def __init__(
-        self, config: uvicorn.Config, address: str, data: Path, browse: bool, lan: bool
+        self,
+        config: uvicorn.Config,
+        address: str,
+        data: Path,
+        browse: bool,
+        lan: bool,
+        api: _Api,
     ) -> None:
         super().__init__(config)
         self._address, self._data, self._browse, self._lan = address, data, browse, lan
-        self.later = threading.Timer(_FIRST_PAGE_S, ASIDE.warm)
-        self.later.daemon = True
+        self._api = api
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
         """As uvicorn's, then print the address."""
@@ -116,31 +168,28 @@ class _Server(uvicorn.Server):
             typer.echo(_WARNING)
         if self._browse:
             webbrowser.open(self._address)
-        threading.Thread(target=_warm, daemon=True).start()
-        self.later.start()
+        self._api.loaded.add_done_callback(self._stop_without)
+        self._api.start()
 
-
-# The first page has what it asks for by then; to load a process beside it would hold it up.
-_FIRST_PAGE_S = 4.0
-
-
-def _warm() -> None:
-    """Load what the first questions need, behind the start."""
-    _ = scipy.optimize.brentq, scipy.interpolate.PchipInterpolator
-    # What is loaded by now stays: looking through it for rubbish would hold up a drag by 50 ms.
-    gc.freeze()
+    def _stop_without(self, loaded: Future[ASGIApp]) -> None:
+        if loaded.exception() is not None:
+            self.should_exit = True
 
 
 def fill_with_demo(data: Path) -> None:
-    """Put the demo's setups into an empty data file; a file with setups stays as it is."""
-    db = connect(data)
+    """Put the demo's setups into an empty data file; a file with setups stays as it is. Raises
+    StoreError for a data file that cannot be written."""
+    from neat_hull.editing.demo import add_demo
+    from neat_hull.store.setups import list_setups
+
     try:
-        if list_setups(db):
-            return
-        with transaction(db):
-            add_demo(db)
-    finally:
-        db.close()
+        with closing(connect(data)) as db:
+            if list_setups(db):
+                return
+            with transaction(db):
+                add_demo(db)
+    except sqlite3.Error as error:
+        raise StoreError(f"{data}: {told(error)}") from error
 
 
 def _require_loopback(host: str) -> None:

@@ -10,7 +10,6 @@ from itertools import count
 from pathlib import Path
 
 from neat_hull.errors import StoreError
-from neat_hull.store.bringing_up import brought_up
 from neat_hull.store.made_changes import make
 
 APPLICATION_ID = 0x4E48554C  # tells our files from other SQLite files
@@ -173,7 +172,11 @@ def _migrate(db: sqlite3.Connection, path: Path) -> None:
         _copied(db, _beside(path, f"version-{version}"))
     if version == 0:
         db.execute("PRAGMA journal_mode = WAL")
-    db.create_function("brought_up", 2, brought_up, deterministic=True)
+    if version < len(scripts):
+        # What it brings rows up to is loaded where there are some: it takes most of a start.
+        from neat_hull.store.bringing_up import brought_up
+
+        db.create_function("brought_up", 2, brought_up, deterministic=True)
     for number, script in enumerate(scripts[version:], start=version + 1):
         # executescript commits whatever is open, so the whole transaction goes into the script.
         db.executescript(

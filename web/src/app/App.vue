@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The frame: which setup, which screen, saved or not, units and light. */
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useTimeout } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import HistoryDrawer from '@/setup/HistoryDrawer.vue'
@@ -11,6 +11,8 @@ import { useLook } from '@/setup/look'
 import { isUnsaved, settleAll } from '@/setup/unsaved'
 import { useSetup } from '@/setup/useSetup'
 
+const WAITED_MS = 400 // less is not worth a word, which would only flicker
+
 const store = useSetup()
 const route = useRoute()
 const router = useRouter()
@@ -18,6 +20,7 @@ const look = useLook()
 const managing = ref(false)
 const past = ref(false)
 const loaded = ref(false)
+const slow = useTimeout(WAITED_MS)
 
 onMounted(async () => {
   await store.open()
@@ -143,6 +146,7 @@ const saved = computed(() => {
     <TroubleBanner />
     <div class="screen">
       <RouterView v-if="store.kept || (loaded && route.path === '/start')" />
+      <p v-else-if="slow && !loaded" class="soft waiting" role="status">Loading your boats…</p>
     </div>
     <SetupsDialog v-if="store.kept" v-model="managing" />
     <HistoryDrawer v-if="store.kept" v-model="past" />
@@ -221,6 +225,10 @@ header {
   flex: 1;
   min-height: 0;
   overflow: auto;
+}
+.waiting {
+  margin: 30vh 0 0;
+  text-align: center;
 }
 @media (max-width: 900px) {
   header {
