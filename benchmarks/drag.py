@@ -93,7 +93,7 @@ def main() -> None:
     head()
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start = time.perf_counter()
-        server = ServerProcess(Path(folder) / "drag.sqlite")
+        server = ServerProcess(Path(folder) / "drag.sqlite", answers=False)
         urllib.request.urlopen(f"{server.url}/bench").read()
         tell("start", 1000 * (time.perf_counter() - start))
         urllib.request.urlopen(f"{server.url}/api/v1/setups/1").read()

@@ -32,6 +32,7 @@ def judge(page: Page) -> None:
     page.locator('[data-finding^="in-the-pedals"] .head').click()
     page.get_by_test_id("try").click()
     page.get_by_test_id("apply").wait_for()
+    page.get_by_text("was ").first.wait_for()  # the figures as they would be
     page.screenshot(path=TARGET / "findings.png")
     page.keyboard.press("Escape")
     page.get_by_test_id("arrange").click()

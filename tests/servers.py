@@ -6,6 +6,7 @@ import socket
 import subprocess
 import sys
 import threading
+import urllib.request
 from concurrent.futures import Future
 from pathlib import Path
 from typing import Protocol
@@ -55,18 +56,19 @@ class Server(Protocol):
 
 
 class ServerProcess:
-    """`neat-hull serve` as a process of its own, as anyone runs it; with the demo, or empty."""
+    """`neat-hull serve` as a process of its own, as anyone runs it; with the demo, or empty. Where
+    it `answers` it is waited for until it does, else until it says where it is."""
 
-    def __init__(self, data: Path, demo: bool = True) -> None:
+    def __init__(self, data: Path, demo: bool = True, answers: bool = True) -> None:
         with socket.socket() as probe:
             probe.bind(("127.0.0.1", 0))
             self.port: int = probe.getsockname()[1]
-        self.data, self.demo = data, demo
+        self.data, self.demo, self.answers = data, demo, answers
         self.url = f"http://127.0.0.1:{self.port}"
         self.start()
 
     def start(self) -> None:
-        """Start, and wait for the line with the address."""
+        """Start, wait for the line with the address, and for the API behind it where asked."""
         command = "from neat_hull.cli.main import run; run()"
         where = ["--data", str(self.data), "--port", str(self.port), *["--demo"] * self.demo]
         self.process = subprocess.Popen(
@@ -74,6 +76,8 @@ class ServerProcess:
         )
         assert self.process.stdout is not None
         assert self.url in self.process.stdout.readline()
+        if self.answers:
+            urllib.request.urlopen(f"{self.url}/api/v1/setups").close()
 
     def stop(self) -> None:
         """Ctrl-C, and wait for it."""

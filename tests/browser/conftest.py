@@ -8,8 +8,10 @@ import pytest
 from playwright.sync_api import Browser, ConsoleMessage, Error, Page, expect
 from tests.servers import CHROMIUM, FLAGS, Server, ServerProcess, ServerThread
 
-# A busy machine is slow, not wrong; what never comes is told a little later.
-expect.set_options(timeout=40_000)
+# A busy machine is slow, not wrong, and advice stands behind all else on it; what never comes is
+# told a little later.
+PATIENCE_MS = 180_000
+expect.set_options(timeout=PATIENCE_MS)
 
 
 @pytest.fixture(scope="session")
@@ -57,7 +59,9 @@ class Window:
     def page(self) -> Page:
         """The one there is, or a new one."""
         if self._page is None or self._page.is_closed():
-            self._page = self._browser.new_context(**self._args).new_page()
+            context = self._browser.new_context(**self._args)
+            context.set_default_timeout(PATIENCE_MS)
+            self._page = context.new_page()
         return self._page
 
     def clean(self, origin: str) -> None:

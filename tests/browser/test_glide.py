@@ -9,7 +9,7 @@ from playwright.sync_api import Page, expect
 from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.browser.test_bench import aboard, shelf
-from tests.browser.test_findings import ADVICE_MS, card
+from tests.browser.test_findings import card
 from tests.servers import Server
 
 CRATE = 9
@@ -139,7 +139,7 @@ def test_anchored_by_the_stern_the_finding_leads_to_the_bow(watched: Page, serve
     one = card(watched, "hold-by-the-stern")
     one.locator(".head").click()
     one.get_by_test_id("try").click()
-    expect(one.get_by_test_id("apply")).to_be_visible(timeout=ADVICE_MS)
+    expect(one.get_by_test_id("apply")).to_be_visible()
     one.get_by_test_id("apply").click()
     expect(one).to_have_count(0)
     watched.goto(f"{server.url}/hold")

@@ -57,6 +57,7 @@ PLANNED = {
         "on-the-remount-side Port rod",
         "power-fuse-far 7-inch screen",
         "power-among-legs 7-inch screen",
+        "lies-badly-when-full",
     },
     "watch": {
         "a-demand-past-its-margin",

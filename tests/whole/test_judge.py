@@ -223,6 +223,8 @@ CASES = [
          lambda: safe(put(CLEAN, PADDLE, 1.1, -0.44), tie_line_m=0.2)),
     case("no-knife-in-reach", lambda: known(CLEAN, PFD, serves=["PFD"]), lambda: CLEAN),
     case("sinks-when-full", lambda: safe(CLEAN, flotation=[]), lambda: CLEAN),
+    by_limit("lies-badly-when-full", "full side", CLEAN),
+    by_limit("lies-badly-when-full", "full gm", CLEAN),
     case("alone-far-out", lambda: safe(CLEAN, alone=True, shore_m=361.0),
          lambda: safe(CLEAN, alone=True, shore_m=359.0)),
     case("no-first-aid", lambda: safe(CLEAN, shore_m=1001.0), lambda: safe(CLEAN, shore_m=1000.0)),

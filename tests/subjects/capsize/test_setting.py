@@ -31,7 +31,7 @@ from neat_hull.model.setup import Setup
 from neat_hull.model.thing import Fixed
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.capsize import typical
-from neat_hull.subjects.capsize.figures import as_fated, capsize
+from neat_hull.subjects.capsize.figures import as_fated, capsize, full_boat
 from neat_hull.subjects.capsize.full import bail_min, full_capsize
 from neat_hull.subjects.capsize.moves import works
 from neat_hull.whole.evaluate import evaluate, evaluated
@@ -169,6 +169,50 @@ def test_a_full_boats_side_and_stiffness_are_judged_by_levels_that_move(
         assert (full.verdict, word in full.word) == (verdict, True), full.word
 
 
+@pytest.mark.parametrize(
+    ("blocks", "finds"),
+    [
+        ([], False),  # it sinks, which is told by another
+        ([(0.6, 3.0, 0.0, 0.1, 0.30)], True),  # narrow and along the middle
+        ([(0.6, 3.0, 0.28, 0.1, 0.15), (0.6, 3.0, -0.28, 0.1, 0.15)], False),
+    ],
+)  # as much foam in each: along, from aft to forward, how far out, across, up
+def test_foam_in_the_middle_lets_a_full_boat_roll_and_the_same_at_its_sides_does_not(
+    blocks: list[tuple[float, float, float, float, float]], finds: bool
+) -> None:
+    foam = [
+        Flotation(aft_x_m=aft, fwd_x_m=fwd, y_m=y, width_m=wide, height_m=high, bottom_z_m=0.05)
+        for aft, fwd, y, wide, high in blocks
+    ]
+    assert ("lies-badly-when-full" in codes(safe(CLEAN, flotation=foam))) == finds
+
+
+def test_a_full_boat_is_told_by_the_page_and_the_finding_alike() -> None:
+    for setup in (FULL, CLEAN, limit(CLEAN, "full gm", 0.2), limit(CLEAN, "full side", 0.3)):
+        page = full_capsize(evaluated(setup)).full
+        told = [one for one in evaluate(setup).findings if one.code == "lies-badly-when-full"]
+        assert [(one.verdict, one.title.text) for one in told] == (
+            [] if page.verdict == "fine" else [(page.verdict, f"Full of water {page.word}")]
+        )
+
+
+def test_a_full_boat_is_worked_out_anew_where_something_that_stays_moves() -> None:
+    first = evaluated(CLEAN)
+    was = first.once(full_boat)
+    lost = put(CLEAN, ANCHOR, 0.5, 0.1)
+    assert fate(lost, ANCHOR) == "sinks"
+    assert evaluated(lost, before=first).once(full_boat) is was
+    stays = next(i for i, at in CLEAN.places.items() if fate(CLEAN, i) == "stays" and not at.on)
+    moved = put(CLEAN, stays, CLEAN.places[stays].x_m + 0.1, CLEAN.places[stays].y_m)
+    now = evaluated(moved, before=first).once(full_boat)
+    assert now == evaluated(moved).once(full_boat) != was
+
+
+def codes(setup: Setup) -> set[str]:
+    """Of its findings."""
+    return {one.code for one in evaluate(setup).findings}
+
+
 def test_bailing_for_long_is_to_fix_in_cold_water_alone() -> None:
     pump = known(shut_ends(CLEAN), WATER, bails="sponge", fixing={"by": "plate"})
 
@@ -239,12 +283,13 @@ def tried(setup: Setup, code: str) -> list[Setup]:
             "lines-about-the-legs",
         ),
         (FULL, "sinks-when-full"),
+        (FULL, "lies-badly-when-full"),
         (safe(CLEAN, flotation=[]), "sinks-when-full"),
         (safe(CLEAN, flotation=None), "sinks-when-full"),
         (FULL, "no-spare-plug"),
     ],
 )
 def test_one_of_the_ways_out_ends_each_finding(setup: Setup, code: str) -> None:
-    done = [{one.code for one in evaluate(one).findings} for one in tried(setup, code)]
+    done = [codes(one) for one in tried(setup, code)]
     assert done
     assert any(code not in left for left in done)

@@ -98,6 +98,11 @@ const named = computed<Drawn[]>((before) => {
   const now = seen.value.filter((one) => !moves(one))
   return before?.length === now.length && now.every((one, i) => one === before[i]) ? before : now
 })
+const marked = computed<readonly (readonly [number, number, number])[]>((before) => {
+  if (props.inHand && before) return before
+  const afloat = props.figures.afloat
+  return afloat && on('balance') ? [afloat.weight_at, afloat.lift_at] : []
+})
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),
   height: Math.min(104, (sheet.value.sideBottom - sheet.value.sideTop) * 0.42),
@@ -267,7 +272,14 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           view="plan"
         />
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" names />
-        <LabelMarks :sheet="sheet" :drawing="drawing" :things="named" view="plan" leaders />
+        <LabelMarks
+          :sheet="sheet"
+          :drawing="drawing"
+          :things="named"
+          :marked="marked"
+          view="plan"
+          leaders
+        />
         <text class="view" x="12" :y="sheet.planTop + 17">From above</text>
         <text class="bearing" :x="sheet.width - 10" :y="sheet.planTop + 15">starboard</text>
         <text class="bearing start" x="12" :y="sheet.planBottom - 6">
@@ -318,6 +330,7 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           :sheet="sheet"
           :drawing="drawing"
           :things="named"
+          :marked="marked"
           view="side"
           :leaders="on('names')"
         />

@@ -2,7 +2,7 @@
 /** The names of what is drawn, with a thin leader where a name stands off it. */
 import { computed } from 'vue'
 import { labelled } from './labels'
-import { fromPlanY, fromSideY, fromX, type Sheet } from './sheet'
+import { fromPlanY, fromSideY, fromX, planY, sideY, toX, type Sheet } from './sheet'
 import type { Drawing } from '@/api/client'
 import type { Drawn } from './types'
 
@@ -12,6 +12,8 @@ const props = defineProps<{
   things: readonly Drawn[]
   view: 'plan' | 'side'
   leaders?: boolean
+  /** points of the boat that are marked: no name lies under one */
+  marked?: readonly (readonly [number, number, number])[]
 }>()
 /** Straight between the stations; a name stands off the boat by that. */
 function inBoat(px: number, py: number): boolean {
@@ -26,8 +28,14 @@ function inBoat(px: number, py: number): boolean {
   const z = fromSideY(props.sheet, py)
   return z > keel_z_m[i]! && z < sheer_z_m[i]!
 }
+const marks = computed(() =>
+  (props.marked ?? []).map(([x, y, z]): [number, number] => [
+    toX(props.sheet, x),
+    props.view === 'plan' ? planY(props.sheet, y) : sideY(props.sheet, z),
+  ]),
+)
 const labels = computed(() =>
-  labelled(props.sheet, props.things, props.view, props.leaders, inBoat),
+  labelled(props.sheet, props.things, props.view, props.leaders, inBoat, marks.value),
 )
 const selected = computed(() => new Set(props.things.filter((d) => d.selected).map((d) => d.id)))
 </script>

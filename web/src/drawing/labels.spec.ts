@@ -51,6 +51,18 @@ describe('names on the sheet', () => {
       }
     }
   })
+  it('leave what is marked in the boat free', () => {
+    const [seat] = strewn().slice(1, 2) as [Drawn]
+    const large = { ...seat, thing: { ...seat.thing, name: 'Seat', length_m: 0.6, width_m: 0.6 } }
+    const label = (marks: [number, number][]) =>
+      labelled(SHEET, [large], 'plan', true, () => false, marks)[0]!
+    const { x, y, leader } = label([])
+    expect(leader).toBeNull()
+    expect(label([[x + 200, y]])).toMatchObject({ x, y })
+    const moved = label([[x, y]])
+    expect(moved.leader).not.toBeNull()
+    expect(Math.abs(moved.y - y)).toBeGreaterThan(LINE_PX)
+  })
   it('says how many lie in something', () => {
     const [one] = labelled(SHEET, strewn().slice(0, 1), 'plan', true, () => false)
     expect(one?.text).toMatch(/, 3 inside$/)

@@ -19,9 +19,12 @@ interface Extent {
   bottom: number
 }
 
+type Spot = readonly [number, number]
+
 const LETTER_PX = 5.7
 const LINE_PX = 13
 const INSIDE_PX = 6
+const MARK_PX = 8
 const LANES = 3
 const STEPS = [0, 1, -1, 2, -2, 3, -3, 4, -4]
 const STEP_PX = 22
@@ -45,17 +48,28 @@ function extentOf(s: Sheet, d: Drawn, view: 'plan' | 'side'): Extent {
 
 const nameOf = (d: Drawn): string => (d.holds ? `${d.thing.name}, ${d.holds} inside` : d.thing.name)
 
-/** Names of what is seen in a view; no two overlap. What is selected, and what is large, goes first. */
+const around = ([x, y]: Spot): Extent => ({
+  left: x - MARK_PX,
+  right: x + MARK_PX,
+  top: y - MARK_PX,
+  bottom: y + MARK_PX,
+})
+
+/**
+ * Names of what is seen in a view; no two overlap, and none lies under one of the marks. What is
+ * selected, and what is large, goes first.
+ */
 export function labelled(
   s: Sheet,
   things: readonly Drawn[],
   view: 'plan' | 'side',
   leaders: boolean,
   inBoat: (px: number, py: number) => boolean,
+  marks: readonly Spot[] = [],
 ): Label[] {
   const [top, bottom] =
     view === 'plan' ? [s.planTop + 30, s.planBottom - 18] : [s.sideTop + 20, s.sideBottom - 6]
-  const taken: Extent[] = []
+  const taken: Extent[] = marks.map(around)
   const found: Label[] = []
   const free = (one: Extent) =>
     one.left > 4 && one.right < s.width - 4 && taken.every((other) => apart(one, other))

@@ -1,6 +1,6 @@
 """A hull ready to float, and the boat at rest in a given attitude."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, field
 from functools import cached_property
@@ -27,6 +27,8 @@ class FloatingHull:
 
     drains (w,) are the wells that never lift. level_m and level_m3 (t, 16) are heights of a level
     water plane and the volumes under them, at heels table_rad (t,): Newton starts close from there.
+    finer lofts the cut of `waterplanes`, where that is not the hull's own. One that is `asked_once`
+    is let go after one solution: to tabulate its sections would take longer.
     """
 
     hull: Hull
@@ -35,7 +37,8 @@ class FloatingHull:
     table_rad: Array
     level_m: Array
     level_m3: Array
-    finer: Lattice | None = None
+    finer: Callable[[], Lattice] | None = None
+    asked_once: bool = False
     _turned: dict[bytes, TurnedSections] = field(default_factory=dict)
     _tables: dict[bytes, SectionTable] = field(default_factory=dict)
 
@@ -62,7 +65,7 @@ class FloatingHull:
     @cached_property
     def waterplanes(self) -> Lattice:
         """A finer cut, for figures of the waterplane alone; made when first asked for."""
-        return self.finer or loft(self.hull, WATERPLANE_SPANS_PER_LENGTH)
+        return self.finer() if self.finer else loft(self.hull, WATERPLANE_SPANS_PER_LENGTH)
 
     @contextmanager
     def turned(self, heel_rad: Array) -> Iterator[Planes]:
@@ -73,7 +76,7 @@ class FloatingHull:
         same arrays.
         """
         key = heel_rad.tobytes()
-        if key in STANDING:
+        if key in STANDING and not self.asked_once:
             yield self.some_turned(STANDING[key])
             return
         turned = self._turned.pop(key, None) or TurnedSections(self.lattice, heel_rad)
@@ -86,20 +89,27 @@ class FloatingHull:
 
     def some_turned(self, at: NDArray[np.intp]) -> Planes:
         """The sections at some of the heels of a full curve, by their places there."""
+        if self.asked_once:
+            return TurnedSections(self.lattice, FULL_RAD[at])
         return self._table(b"curve", self.lattice, FULL_RAD).planes(at)
 
     def upright(self) -> Planes:
         """The sections seen upright, where every search begins."""
-        return self._table(b"upright", self.lattice, np.zeros(1)).planes()
+        return self._seen_upright(b"upright", self.lattice)
 
     def upright_waterplane(self) -> Planes:
         """The finer cut of `waterplanes`, seen upright."""
-        return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes()
+        return self._seen_upright(b"waterplane", self.waterplanes)
 
     def upright_waterplanes(self, count: int) -> Planes:
         """The same, to be asked for so many planes at once."""
         at = np.zeros(count, dtype=np.intp)
         return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes(at)
+
+    def _seen_upright(self, key: bytes, lattice: Lattice) -> Planes:
+        if self.asked_once:
+            return TurnedSections(lattice, np.zeros(1))
+        return self._table(key, lattice, np.zeros(1)).planes()
 
     def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable:
         if key not in self._tables:

@@ -2,11 +2,14 @@
 
 from neat_hull.model.capsize_case import Zone
 from neat_hull.model.capsize_figures import CapsizeFigures
+from neat_hull.model.judging import LimitKey
+from neat_hull.model.said import Verdict
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.limits import RANK
 from neat_hull.subjects.capsize import typical
 from neat_hull.subjects.capsize.climbing import cutters
 from neat_hull.subjects.capsize.fates import Fates
-from neat_hull.subjects.capsize.flooding import reserve_kg
+from neat_hull.subjects.capsize.flooding import FloodedRest, flooded, reserve_kg
 from neat_hull.subjects.capsize.schools import School, school, tied
 from neat_hull.subjects.capsize.setting import STOWED, TROLLEY, flooded_of, hands, upset, vital
 from neat_hull.subjects.capsize.tangles import reaches, run_reaches
@@ -81,3 +84,43 @@ def capsize(ev: Evaluated) -> CapsizeFigures:
 def wanted_kg(ev: Evaluated, staying_kg: float) -> float:
     """What a full boat should have left to lift it."""
     return ev.table["flooded"].fine + typical.FLOATS_WELL_SHARE * staying_kg
+
+
+def full_boat(ev: Evaluated) -> FloodedRest:
+    """Full of water, with what stays aboard, and you holding on to an end. It hangs on what floats
+    the boat and on what stays: as things are moved it is mostly the one from before."""
+    of, asked = ev.once(upset), flooded_of(ev)
+    staying = of.staying(ev.once(as_fated))
+    loads = of.loads_with(staying)
+    hangs_on = (of.floating, of.density_kg_m3, asked, staying, loads.mass_kg.tolist(),
+                loads.centre_m.tolist())  # fmt: skip
+    return ev.again("full boat", hangs_on, lambda: flooded(of, asked, staying, []))
+
+
+def lies_full(ev: Evaluated, found: FloodedRest) -> tuple[Verdict, str, LimitKey]:
+    """How good it is to bail and to climb back to, of a full boat that floats: the worst that can
+    be said of it, and the row of the table that says so."""
+    if found.freeboard_m is None or found.gm_m is None:
+        return "fix", "it turns over", "full gm"
+    side = ev.table["full side"].verdict(found.freeboard_m)
+    rolls = ev.table["full gm"].verdict(found.gm_m)
+    if RANK[rolls] > RANK[side]:
+        return rolls, _ROLLS[rolls], "full gm"
+    return side, _SIDE[side], "full side"
+
+
+_LEVEL = "it floats level"
+_UNDER = "its side is under water: it cannot be emptied"
+_OVER = "it will not stay upright"
+_SIDE: dict[Verdict, str] = {
+    "fine": _LEVEL,
+    "watch": "its side is awash: what you bail runs back in",
+    "fix": _UNDER,
+    "stop": _UNDER,
+}
+_ROLLS: dict[Verdict, str] = {
+    "fine": _LEVEL,
+    "watch": "it rolls from under you",
+    "fix": _OVER,
+    "stop": _OVER,
+}

@@ -1,7 +1,7 @@
 """A boat full of water: what still lifts it, how it lies, and how long it takes to get dry."""
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import degrees
 
@@ -103,10 +103,10 @@ def reserve_kg(up: Upset, of: Flooded, staying: Sequence[CaseThing]) -> float:
 
 @dataclass(frozen=True, eq=False)
 class _Full:
-    """A flooded boat: what lifts, and what of it is water that came in."""
+    """A flooded boat: what lifts, and what lofts the part of it that is water that came in."""
 
     floating: FloatingHull
-    water: Lattice
+    water: Callable[[], Lattice]
 
     @classmethod
     def of(cls, hull: Hull, of: Flooded, staying: Sequence[CaseThing]) -> "_Full":
@@ -121,20 +121,20 @@ class _Full:
         dry = tuple(Block(lo, hi, -share) for lo, hi, share in foam)
         shell = Hull(hull.stations, (), hull.corner_to_corner)
         floating = FloatingHull.of(shell, _GUESSED_RAD, loft_shares(hull, lifts, blocks))
-        finer = loft_shares(hull, lifts, blocks, WATERPLANE_SPANS_PER_LENGTH)
         return cls(
-            FloatingHull(
-                shell, floating.lattice, floating.drains, floating.table_rad, floating.level_m,
-                floating.level_m3, finer,
+            replace(
+                floating,
+                finer=lambda: loft_shares(hull, lifts, blocks, WATERPLANE_SPANS_PER_LENGTH),
+                asked_once=True,
             ),
-            loft_shares(hull, wet, dry),
-        )  # fmt: skip
+            lambda: loft_shares(hull, wet, dry),
+        )
 
     def water_l(self, rest: Rest) -> float:
         """Of what floods, what lies under the plane, litres."""
-        sections = TurnedSections(self.water, rest.heel_rad)
-        none = np.zeros((1, 0), dtype=np.bool_)
-        found = sections.immerse(rest.h_m, rest.tau, self.water.counted(none)).v_m3
+        water, none = self.water(), np.zeros((1, 0), dtype=np.bool_)
+        sections = TurnedSections(water, rest.heel_rad)
+        found = sections.immerse(rest.h_m, rest.tau, water.counted(none)).v_m3
         return 1000 * float(found[0])
 
 

@@ -25,27 +25,21 @@ from neat_hull.rig.limits import RANK
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.capsize import typical
 from neat_hull.subjects.capsize.climbing import climb, hole_l_min
-from neat_hull.subjects.capsize.figures import as_fated, ids, in_zone, line_id, stays, wanted_kg
-from neat_hull.subjects.capsize.flooding import FloodedRest, flooded
+from neat_hull.subjects.capsize.figures import (
+    as_fated,
+    full_boat,
+    ids,
+    in_zone,
+    lies_full,
+    line_id,
+    stays,
+    wanted_kg,
+)
+from neat_hull.subjects.capsize.flooding import FloodedRest
 from neat_hull.subjects.capsize.schools import school, tied, ways
-from neat_hull.subjects.capsize.setting import TROLLEY, flooded_of, remount, upset
+from neat_hull.subjects.capsize.setting import TROLLEY, remount, upset
 from neat_hull.subjects.capsize.tangles import path_m, run_m
 from neat_hull.subjects.capsize.upset import Upset
-
-_UNDER = "its side is under water: it cannot be emptied"
-_OVER = "it will not stay upright"
-_SIDE: dict[Verdict, str] = {
-    "fine": "it floats level",
-    "watch": "its side is awash: what you bail runs back in",
-    "fix": _UNDER,
-    "stop": _UNDER,
-}
-_ROLLS: dict[Verdict, str] = {
-    "fine": "it floats level",
-    "watch": "it rolls from under you",
-    "fix": _OVER,
-    "stop": _OVER,
-}
 
 
 def full_capsize(ev: Evaluated) -> FullCapsize:
@@ -53,7 +47,6 @@ def full_capsize(ev: Evaluated) -> FullCapsize:
     at_rest_or_raise(ev)
     of = ev.once(upset)
     legs, *turning = of.zones
-    staying = of.staying(ev.once(as_fated))
     return FullCapsize(
         fates=_fates(ev, of),
         lines=_lines(ev, of),
@@ -61,7 +54,7 @@ def full_capsize(ev: Evaluated) -> FullCapsize:
             _school(of, cast(Way, way), things) for way, things in ways(of.things, of.rule).items()
         ],
         climbs=_climbs(ev, of),
-        full=full_of_water(ev, of, staying),
+        full=full_of_water(ev),
         drain=_drain(ev),
         legs_m=(legs.lo_m, legs.hi_m),
         turning_m=[(one.lo_m, one.hi_m) for one in turning],
@@ -170,12 +163,11 @@ def _climbs(ev: Evaluated, of: Upset) -> list[ClimbRow]:
     return rows
 
 
-def full_of_water(ev: Evaluated, of: Upset, staying: Sequence[CaseThing]) -> FullOfWater:
-    """With what stays aboard, and you holding on to an end."""
-    asked = flooded_of(ev)
-    found = flooded(of, asked, staying, [])
-    weighs = of.loads_with(staying).total_kg
-    short = max(0.0, wanted_kg(ev, weighs) - found.reserve_kg)
+def full_of_water(ev: Evaluated) -> FullOfWater:
+    """How it lies, what that is worth, and what is missing."""
+    of, found = ev.once(upset), ev.once(full_boat)
+    loads = of.loads_with(of.staying(ev.once(as_fated)))
+    short = max(0.0, wanted_kg(ev, loads.total_kg) - found.reserve_kg)
     verdict, word = _judged(ev, found, short)
     bail = [
         _bails(ev, one.thing_id, found.water_l or 0.0)
@@ -183,9 +175,8 @@ def full_of_water(ev: Evaluated, of: Upset, staying: Sequence[CaseThing]) -> Ful
         if ev.thing(one.thing_id).bails is not None and stays(ev, one.thing_id)
     ]
     foam_x = None
-    if short > 0 and weighs > 0:
-        hull = of.hull
-        foam_x = float(np.clip(of.loads_with(staying).centre_m[0], hull.x_aft_m, hull.x_fwd_m))
+    if short > 0 and loads.total_kg > 0:
+        foam_x = float(np.clip(loads.centre_m[0], of.hull.x_aft_m, of.hull.x_fwd_m))
     return FullOfWater(
         said=ev.setup.safety.flotation is not None,
         floats=found.floats,
@@ -210,16 +201,10 @@ def _judged(ev: Evaluated, found: FloodedRest, short_kg: float) -> tuple[Verdict
         if ev.setup.safety.flotation is None:
             return "watch", "it may sink: you have not said what floats it"
         return "fix", "it sinks"
-    if found.turns_over or found.freeboard_m is None or found.gm_m is None:
-        return "fix", "it turns over"
-    side = ev.table["full side"].verdict(found.freeboard_m)
-    rolls = ev.table["full gm"].verdict(found.gm_m)
-    said: list[tuple[Verdict, str]] = [
-        (side, _SIDE[side]),
-        (rolls, _ROLLS[rolls]),
-        ("watch", "it floats, with little to spare") if short_kg else ("fine", "it floats level"),
-    ]
-    return max(said, key=lambda one: RANK[one[0]])
+    verdict, word, _ = lies_full(ev, found)
+    if verdict == "fine" and short_kg:
+        return "watch", "it floats, with little to spare"
+    return verdict, word
 
 
 def _bails(ev: Evaluated, thing_id: int, water_l: float) -> BailRow:

@@ -1,28 +1,45 @@
 """What could be tried against a capsize: things elsewhere, shorter lines, foam, a second plug."""
 
 from collections.abc import Iterable
+from math import inf
+
+import numpy as np
 
 from neat_hull.model.capsize_case import Zone
 from neat_hull.model.findings import Finding
 from neat_hull.model.safety import Flotation, Leash
 from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
+from neat_hull.rig.limits import RANK
 from neat_hull.rig.subject import Tries, Work, named_in
 from neat_hull.subjects.capsize import typical
-from neat_hull.subjects.capsize.figures import capsize, in_zone, lost, wanted_kg
+from neat_hull.subjects.capsize.figures import (
+    as_fated,
+    capsize,
+    in_zone,
+    lies_full,
+    lost,
+    wanted_kg,
+)
+from neat_hull.subjects.capsize.flooding import flooded
 from neat_hull.subjects.capsize.schools import tied
-from neat_hull.subjects.capsize.setting import leash_of, upset
+from neat_hull.subjects.capsize.setting import flooded_of, foam_of, leash_of, upset
 from neat_hull.subjects.capsize.tangles import path_m
 
+_NO_MOVE = ("sinks-when-full", "lies-badly-when-full", "no-spare-plug", "no-knife-in-reach")
 _DEAREST = 6  # of what would be lost, the things that are tried elsewhere
 _CLEAR_M, _LEAST_M = 0.03, 0.15  # a line that ends so far off; no shorter ones are of use
 _BLOCK_M = (0.30, 0.15)  # across and up: what goes in by a hatch
 _LONGEST_M = 1.2
+# Foam at each side: along, across and up, the least first; how far off it is tried, of the length.
+_SIDES_M = ((0.6, 0.10, 0.15), (1.0, 0.10, 0.15), (1.0, 0.15, 0.20), (1.6, 0.15, 0.20))
+_BESIDE_SHARE = 0.1
+_OUT_SHARE = 0.85  # of the half breadth: the hull is rounder below
 
 
 def tries(ev: Evaluated, finding: Finding) -> Tries:
     """What is named, or the dearest of what is lost; lines, foam and plugs are no moves."""
-    if finding.code in ("sinks-when-full", "no-spare-plug", "no-knife-in-reach"):
+    if finding.code in _NO_MOVE:
         return Tries(named_in(finding))
     dearest = sorted(ev.once(lost), key=lambda i: -(ev.thing(i).price or 0.0))[:_DEAREST]
     return Tries(named_in(finding) or tuple(dearest))
@@ -37,6 +54,8 @@ def works(ev: Evaluated, finding: Finding) -> Iterable[Work]:
         yield from _shorter(ev, turning, finding.thing_id)
     elif finding.code == "sinks-when-full":
         yield from _foam(ev)
+    elif finding.code == "lies-badly-when-full":
+        yield from _side_foam(ev)
     elif finding.code == "no-spare-plug" and ev.setup.safety.plug is not None:
         plug = ev.setup.safety.plug.model_copy(update={"spare": True})
         yield Work(
@@ -75,7 +94,7 @@ def _shorter(ev: Evaluated, zones: list[Zone], alone: int | None = None) -> Iter
 
 def _foam(ev: Evaluated) -> Iterable[Work]:
     """As much as is missing, in the bow; where that is longer than goes in there, at both ends."""
-    found, plan, hull = ev.once(capsize), ev.setup.safety, ev.rigged.floating.hull
+    found, hull = ev.once(capsize), ev.rigged.floating.hull
     missing = wanted_kg(ev, found.staying_kg) - found.reserve_kg
     wide, high = _BLOCK_M
     lifts = ev.rigged.water_density_kg_m3 * typical.LIFTS["foam"] * wide * high
@@ -86,20 +105,61 @@ def _foam(ev: Evaluated) -> Iterable[Work]:
     each, tenth = long / ends + 0.01, hull.length_m / 10
     bow, stern = hull.x_fwd_m - tenth, hull.x_aft_m + tenth
     blocks = [(bow - each, bow), (stern, stern + each)][:ends]
-    low = float(hull.keel_z_m.min()) + 0.05
-    flotation = [
-        *(plan.flotation or []),
-        *(
-            Flotation(
-                aft_x_m=round(aft, 2), fwd_x_m=round(fwd, 2), width_m=wide, height_m=high,
-                bottom_z_m=round(low, 2),
-            )
-            for aft, fwd in blocks
-        ),
-    ]  # fmt: skip
-    yield Work(
-        Said.of("Put {} of foam in the bow" if ends == 1 else "Put {} of foam in bow and stern",
-                volume=ends * each * wide * high),
+    yield _with_foam(
+        ev,
+        "Put {} of foam in the bow" if ends == 1 else "Put {} of foam in bow and stern",
+        [_block(ev, aft, fwd, 0.0, wide, high) for aft, fwd in blocks],
+    )
+
+
+def _side_foam(ev: Evaluated) -> Iterable[Work]:
+    """The least of it that has the boat lie well, as much along each side: where the boat is heavy
+    with you holding on, or a little aft or forward of it. Else what does most."""
+    of, asked = ev.once(upset), flooded_of(ev)
+    staying, hull = of.staying(ev.once(as_fated)), of.hull
+    held = [] if asked.hanging is None else [asked.hanging]
+    loads = of.loads_with(staying, *((h.pull_kg, h.x_m, h.y_m, h.z_m) for h in held))
+    middle, best = float(loads.centre_m[0]), None
+    for long, wide, high in _SIDES_M:
+        for beside in (0.0, -_BESIDE_SHARE, _BESIDE_SHARE):
+            x = middle + beside * hull.length_m
+            aft, fwd = max(x - long / 2, hull.x_aft_m), min(x + long / 2, hull.x_fwd_m)
+            breadth = float(np.interp([aft, fwd], hull.x_m, hull.half_breadth_m).min())
+            y = _OUT_SHARE * breadth - wide / 2
+            if y < wide / 2:  # no room for one on each side
+                continue
+            sides = [_block(ev, aft, fwd, side * y, wide, high) for side in (1.0, -1.0)]
+            foam = [*asked.foam, *(foam_of(n, one) for n, one in enumerate(sides))]
+            found = flooded(of, asked.model_copy(update={"foam": foam}), staying, [])
+            verdict = lies_full(ev, found)[0]
+            lies = RANK[verdict], -(-inf if found.freeboard_m is None else found.freeboard_m)
+            if best is None or lies < best[0]:
+                best = lies, sides
+            if verdict == "fine":
+                yield _with_foam(ev, "Put {} of foam along the sides", sides)
+                return
+    if best is not None:
+        yield _with_foam(ev, "Put {} of foam along the sides", best[1])
+
+
+def _block(
+    ev: Evaluated, aft_x_m: float, fwd_x_m: float, y_m: float, wide_m: float, high_m: float
+) -> Flotation:
+    """Of foam, low in the hull."""
+    low = float(ev.rigged.floating.hull.keel_z_m.min()) + 0.05
+    return Flotation(
+        aft_x_m=round(aft_x_m, 2), fwd_x_m=round(fwd_x_m, 2), y_m=round(y_m, 2), width_m=wide_m,
+        height_m=high_m, bottom_z_m=round(low, 2),
+    )  # fmt: skip
+
+
+def _with_foam(ev: Evaluated, words: str, blocks: list[Flotation]) -> Work:
+    """More foam than there is; {} in the words is how much."""
+    plan = ev.setup.safety
+    flotation = [*(plan.flotation or []), *blocks]
+    volume = sum((one.fwd_x_m - one.aft_x_m) * one.width_m * one.height_m for one in blocks)
+    return Work(
+        Said.of(words, volume=volume),
         {"safety": plan.model_copy(update={"flotation": flotation})},
         {"safety": {"flotation": [one.model_dump(mode="json") for one in flotation]}},
-    )  # fmt: skip
+    )

@@ -6,7 +6,14 @@ from neat_hull.model.cautions import NO_DRILL
 from neat_hull.model.said import Said, items
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.rules import Found, against, amount, past, rule
-from neat_hull.subjects.capsize.figures import as_fated, capsize, stays, wanted_kg
+from neat_hull.subjects.capsize.figures import (
+    as_fated,
+    capsize,
+    full_boat,
+    lies_full,
+    stays,
+    wanted_kg,
+)
 from neat_hull.subjects.capsize.setting import leash_of
 from neat_hull.subjects.capsize.typical import STRENGTH_KG
 
@@ -174,6 +181,35 @@ def sinks_when_full(ev: Evaluated) -> Iterable[Found]:
     )
 
 
+@rule("lies-badly-when-full", topic="capsize", under="sinks-when-full")
+def lies_badly_when_full(ev: Evaluated) -> Iterable[Found]:
+    """Full of water it floats, and cannot be bailed, or climbed back to. Our threshold.
+
+    Asked where somebody said what floats it: what nobody knows lies in no place.
+    """
+    if ev.setup.safety.flotation is None or ev.once(capsize).reserve_kg < 0:
+        return
+    found = ev.once(full_boat)
+    if not found.floats:
+        return
+    verdict, word, limit_key = lies_full(ev, found)
+    if verdict == "fine":
+        return
+    levels = ev.table[limit_key]
+    value = found.gm_m if limit_key == "full gm" else found.freeboard_m
+    yield Found(
+        verdict,
+        Said.of(f"Full of water {word}"),
+        levels.reason,
+        Said.of("Put foam along both sides and at both ends"),
+        badness=1.0 if value is None else levels.fine - value,
+        figure=None if value is None else amount("length", value),
+        limit=amount("length", levels.fine),
+        limit_key=limit_key,
+        caution=NO_DRILL,
+    )
+
+
 @rule("no-spare-plug", topic="capsize")
 def no_spare_plug(ev: Evaluated) -> Iterable[Found]:
     """A hull that is drained by a plug, and no second one. Usual practice."""
@@ -197,5 +233,6 @@ RULES = (
     line_to_the_propeller,
     no_knife_in_reach,
     sinks_when_full,
+    lies_badly_when_full,
     no_spare_plug,
 )

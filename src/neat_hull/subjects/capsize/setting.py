@@ -288,7 +288,7 @@ def _flooded(ev: Evaluated) -> Flooded:
     return Flooded.model_construct(
         solid_share=solid_share(ev),
         compartments=_parts(ev),
-        foam=[_foam(n, one) for n, one in enumerate(plan.flotation or [])],
+        foam=[foam_of(n, one) for n, one in enumerate(plan.flotation or [])],
         hanging=Hanging.model_construct(
             pull_kg=typical.HANGS_KG, x_m=x, y_m=0.0, z_m=hull.gunwale_m(x)[1]
         ),
@@ -314,7 +314,8 @@ def _parts(ev: Evaluated) -> list[Compartment]:
     return found
 
 
-def _foam(n: int, one: Flotation) -> Foam:
+def foam_of(n: int, one: Flotation) -> Foam:
+    """A block as a bare case has it."""
     half = one.width_m / 2
     top = one.bottom_z_m + one.height_m
     return Foam.model_construct(

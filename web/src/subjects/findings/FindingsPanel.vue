@@ -235,13 +235,13 @@ h3 {
 }
 .tools {
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
   align-items: center;
   margin: 4px 0 6px;
 }
 .profile {
-  flex: 0 1 auto;
-  min-width: 0;
+  max-width: 100%;
   margin-left: auto;
   overflow: hidden;
   text-overflow: ellipsis;
