@@ -60,6 +60,9 @@ def test_foam_lifts_the_full_boat_and_a_spare_plug_ends_its_finding(
 ) -> None:
     safety(watched, server, "Full of water")
     before = figure(watched, "reserve")
+    over = watched.get_by_role("img", name="The boat full of water: it turns over")
+    expect(over.locator("[transform]")).to_have_count(2)  # it is drawn over: the hull, its foam
+    expect(watched.get_by_text("Full of water it turns over")).to_be_visible()
     watched.get_by_test_id("add-foam").click()
     expect(watched.get_by_test_id("reserve")).to_contain_text("kg")
     saved(watched)

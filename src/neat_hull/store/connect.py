@@ -172,17 +172,20 @@ def _migrate(db: sqlite3.Connection, path: Path) -> None:
         _copied(db, _beside(path, f"version-{version}"))
     if version == 0:
         db.execute("PRAGMA journal_mode = WAL")
-    if version < len(scripts):
-        # What it brings rows up to is loaded where there are some: it takes most of a start.
-        from neat_hull.store.bringing_up import brought_up
-
-        db.create_function("brought_up", 2, brought_up, deterministic=True)
+    db.create_function("brought_up", 2, _brought_up, deterministic=True)
     for number, script in enumerate(scripts[version:], start=version + 1):
         # executescript commits whatever is open, so the whole transaction goes into the script.
         db.executescript(
             f"BEGIN IMMEDIATE;\n{script.read_text(encoding='utf-8')}\n"
             f"PRAGMA application_id = {APPLICATION_ID};\nPRAGMA user_version = {number};\nCOMMIT;"
         )
+
+
+def _brought_up(kind: str, text: str) -> str:
+    """What rows are brought up to is loaded where there are some: it takes most of a start."""
+    from neat_hull.store.bringing_up import brought_up
+
+    return brought_up(kind, text)
 
 
 def told(error: sqlite3.Error) -> str:

@@ -17,12 +17,25 @@ const props = defineProps<{
 }>()
 
 const HIGH = 200
+const UNDER_PX = 16
 const sheet = computed(() => sheetOf(props.drawing, props.width, HIGH, HIGH - 50))
 const middle = computed(() => (props.drawing.x_m[0]! + props.drawing.x_m.at(-1)!) / 2)
+const amid = computed(
+  () =>
+    (sideY(sheet.value, Math.min(...props.drawing.keel_z_m)) +
+      sideY(sheet.value, Math.max(...props.drawing.sheer_z_m))) /
+    2,
+)
+/** One that turns over comes to rest nowhere that we know: it is drawn keel up, half in the water. */
+const over = computed(() => (props.full.turns_over ? `matrix(1 0 0 -1 0 ${2 * amid.value})` : ''))
 /** Where the water stands, past both ends; over the whole boat where it goes under. */
-const surface = computed<Point[] | null>(() => {
+const surface = computed<Point[]>(() => {
   const { draft_m, trim_deg } = props.full
-  if (draft_m == null || trim_deg == null) return null
+  const level = (py: number): Point[] => [
+    [0, py],
+    [sheet.value.width, py],
+  ]
+  if (draft_m == null || trim_deg == null) return level(over.value ? amid.value : UNDER_PX)
   const slope = -Math.tan((trim_deg * Math.PI) / 180)
   const at = (px: number): Point => {
     const x = sheet.value.bow_x_m - (px - sheet.value.left) / sheet.value.scale
@@ -30,13 +43,7 @@ const surface = computed<Point[] | null>(() => {
   }
   return [at(0), at(sheet.value.width)]
 })
-const water = computed(() => {
-  const top: Point[] = surface.value ?? [
-    [0, 16],
-    [sheet.value.width, 16],
-  ]
-  return path([...top, [sheet.value.width, HIGH], [0, HIGH]], true)
-})
+const water = computed(() => path([...surface.value, [sheet.value.width, HIGH], [0, HIGH]], true))
 const box = (aft: number, fwd: number, low: number, high: number) => ({
   x: toX(sheet.value, Math.max(aft, fwd)),
   y: sideY(sheet.value, low + high),
@@ -65,28 +72,49 @@ const dry = computed(() =>
     role="img"
     :aria-label="`The boat full of water: ${full.word}`"
   >
-    <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="null" />
-    <rect
-      v-for="(one, n) in dry"
-      :key="`dry ${n}`"
-      class="dry"
-      :x="one.x"
-      :width="one.width"
-      :y="sideY(sheet, 0.5)"
-      :height="0.5 * sheet.scale"
-    />
+    <g :transform="over">
+      <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="null" />
+      <rect
+        v-for="(one, n) in dry"
+        :key="`dry ${n}`"
+        class="dry"
+        :x="one.x"
+        :width="one.width"
+        :y="sideY(sheet, 0.5)"
+        :height="0.5 * sheet.scale"
+      />
+    </g>
     <path class="water" :d="water" />
-    <path v-if="surface" class="surface" :d="path(surface)" />
-    <g v-for="(one, n) in floats" :key="n">
-      <rect class="foam" :x="one.x" :y="one.y" :width="one.width" :height="one.height" rx="3" />
-      <text class="name" :x="one.x + 4" :y="one.y + one.height / 2 + 4">{{ one.kind }}</text>
+    <path class="surface" :class="{ guessed: over }" :d="path(surface)" />
+    <g :transform="over">
+      <rect
+        v-for="(one, n) in floats"
+        :key="n"
+        class="foam"
+        :x="one.x"
+        :y="one.y"
+        :width="one.width"
+        :height="one.height"
+        rx="3"
+      />
     </g>
-    <g v-if="full.missing_l > 0 && full.foam_x_m != null">
-      <path class="lacks" :d="`M${toX(sheet, full.foam_x_m)},${HIGH - 44}v-18m-6,8l6,-8l6,8`" />
-      <text class="lack" :x="toX(sheet, full.foam_x_m)" :y="HIGH - 28" text-anchor="middle">
-        {{ show(full.missing_l / 1000, 'volume', units, 0) }} more foam about here
+    <template v-if="!over">
+      <text
+        v-for="(one, n) in floats"
+        :key="n"
+        class="name"
+        :x="one.x + 4"
+        :y="one.y + one.height / 2 + 4"
+      >
+        {{ one.kind }}
       </text>
-    </g>
+      <g v-if="full.missing_l > 0 && full.foam_x_m != null">
+        <path class="lacks" :d="`M${toX(sheet, full.foam_x_m)},${HIGH - 44}v-18m-6,8l6,-8l6,8`" />
+        <text class="lack" :x="toX(sheet, full.foam_x_m)" :y="HIGH - 28" text-anchor="middle">
+          {{ show(full.missing_l / 1000, 'volume', units, 0) }} more foam about here
+        </text>
+      </g>
+    </template>
   </svg>
 </template>
 
@@ -103,6 +131,9 @@ const dry = computed(() =>
   fill: none;
   stroke: var(--pick);
   stroke-width: 2;
+}
+.guessed {
+  stroke-dasharray: 6 5;
 }
 .foam {
   fill: var(--card);
