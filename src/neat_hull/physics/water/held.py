@@ -135,22 +135,29 @@ def _rest_at_heel(problem: Problem, heel_rad: Array, lost: Flags, trim_hint_rad:
         lost = lost | newly
 
 
-_At: TypeAlias = Callable[[float, float], tuple[Immersion, Sideways]]
+# What lies under a plane at h and τ; its moments sideways, of which a search needs the last alone.
+_At: TypeAlias = Callable[[float, float], tuple[Immersion, Callable[[], Sideways]]]
 
 
 def _upright(floating: FloatingHull, counted: Array) -> _At:
     """The integrals at h and τ, off the table of the sections upright."""
     planes = floating.upright()
 
-    def at(h: float, tau: float) -> tuple[Immersion, Sideways]:
-        return planes.immerse(np.array([h]), np.array([tau]), counted), planes.sideways(counted)
+    def at(h: float, tau: float) -> tuple[Immersion, Callable[[], Sideways]]:
+        under = planes.immerse(np.array([h]), np.array([tau]), counted)
+        return under, lambda: planes.sideways(counted)
 
     return at
 
 
 def _heeled(lattice: Lattice, heel: float, counted: Array) -> _At:
     """The integrals at h and τ, for one heel that is looked at once."""
-    return lambda h, tau: immersed(lattice, heel, h, tau, counted)
+
+    def at(h: float, tau: float) -> tuple[Immersion, Callable[[], Sideways]]:
+        under, side = immersed(lattice, heel, h, tau, counted)
+        return under, lambda: side
+
+    return at
 
 
 def _sunk(
@@ -169,7 +176,7 @@ def _sunk(
     step_h = step_tau = 0.0
     for _ in range(ITERATIONS):
         try_h, try_tau = at_h + step_h, at_tau + step_tau
-        im, side = at(try_h, try_tau)
+        im, aside = at(try_h, try_tau)
         v, vx, ve = float(im.v_m3[0]), float(im.vx[0]), float(im.ve[0])
         a, ax, axx = float(im.a[0]), float(im.ax[0]), float(im.axx[0])
         lever = ve - volume_m3 * e_g
@@ -180,7 +187,7 @@ def _sunk(
             continue
         best, at_h, at_tau = merit, try_h, try_tau
         if best < _HELD_RESIDUAL**2:
-            return at_h, at_tau, im, side
+            return at_h, at_tau, im, aside()
         vh, vt = a + tiny, -ax
         lh = ax - at_tau * (at_h * a - at_tau * ax)
         lt = -axx - tiny * length_m**2 - lever + at_tau * (at_h * ax - at_tau * axx)
@@ -194,7 +201,8 @@ def _sunk(
         if bracketed is None:
             return None
         at_h, at_tau = bracketed
-    return at_h, at_tau, *at(at_h, at_tau)
+    im, aside = at(at_h, at_tau)
+    return at_h, at_tau, im, aside()
 
 
 def _sink_and_trim(
