@@ -16,7 +16,7 @@ expect.set_options(timeout=PATIENCE_MS)
 
 @pytest.fixture(scope="session")
 def shared(tmp_path_factory: pytest.TempPathFactory) -> Iterator[ServerThread]:
-    """The server of all tests that do not stop it."""
+    """The server of all tests but those that ask for a process of their own."""
     server = ServerThread(tmp_path_factory.mktemp("shared") / "boats.sqlite")
     yield server
     server.stop()

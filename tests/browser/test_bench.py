@@ -43,7 +43,6 @@ def stern(page: Page) -> tuple[float, float]:
     return middle(drawn(page, 11))
 
 
-@pytest.mark.real_server
 def test_a_drag_from_the_shelf_to_the_stern_is_seen_kept_undone_and_found_again(
     bench: Page, server: Server
 ) -> None:
@@ -241,7 +240,6 @@ def test_what_two_tabs_change_is_kept_from_both(bench: Page, server: Server) -> 
     other.close()
 
 
-@pytest.mark.real_server
 def test_a_lost_server_keeps_the_change_and_sends_it_when_back(bench: Page, server: Server) -> None:
     server.stop()
     shelf(bench, NET).focus()

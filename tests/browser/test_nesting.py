@@ -21,7 +21,6 @@ def put_on(page: Page, thing: int, where: str) -> None:
     page.get_by_test_id("put-on").select_option(label=where)
 
 
-@pytest.mark.real_server
 def test_ten_trays_in_a_crate_a_holder_slid_and_mirrored_and_all_of_it_undone_after_a_restart(
     bench: Page, server: Server
 ) -> None:

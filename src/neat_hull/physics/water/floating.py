@@ -44,23 +44,29 @@ class FloatingHull:
 
     @classmethod
     def of(
-        cls, hull: Hull, table_rad: Array = _TABLE_RAD, lattice: Lattice | None = None
+        cls,
+        hull: Hull,
+        table_rad: Array = _TABLE_RAD,
+        lattice: Lattice | None = None,
+        finer: Callable[[], Lattice] | None = None,
+        asked_once: bool = False,
     ) -> "FloatingHull":
         """Loft a hull; worth keeping, since it costs more than a solution.
 
-        One that is only asked for upright can do with a table of heel 0 alone. Another lattice than
-        the hull's own says what lifts in its place.
+        One that is only asked for upright can do with a table of heel 0 alone; its heels are some
+        of a full curve. Another lattice than the hull's own says what lifts in its place.
         """
         lattice = loft(hull) if lattice is None else lattice
         drains = np.array([well.drains for well in hull.wells], dtype=np.bool_)
-        heels = np.repeat(table_rad, _TABLE_LEVELS)
         y, z = (axis.ravel()[:, None] for axis in (lattice.y_m, lattice.z_m))
         e = y * np.sin(table_rad) + z * np.cos(table_rad)
         level = np.linspace(e.min(axis=0), e.max(axis=0), _TABLE_LEVELS, axis=1)
-        counted = lattice.counted(np.repeat(drains[None, :], len(heels), axis=0))
-        turned = TurnedSections(lattice, heels)
-        volume = turned.immerse(level.ravel(), np.zeros_like(heels), counted).v_m3
-        return cls(hull, lattice, drains, table_rad, level, volume.reshape(level.shape))
+        made = cls(hull, lattice, drains, table_rad, level, np.empty_like(level), finer, asked_once)
+        turned, flat = made.some_turned(FULL_RAD.searchsorted(table_rad)), np.zeros_like(table_rad)
+        counted = lattice.counted(np.repeat(drains[None, :], len(table_rad), axis=0))
+        for i, h_m in enumerate(level.T):
+            made.level_m3[:, i] = turned.immerse(h_m, flat, counted).v_m3
+        return made
 
     @cached_property
     def waterplanes(self) -> Lattice:
@@ -95,21 +101,18 @@ class FloatingHull:
 
     def upright(self) -> Planes:
         """The sections seen upright, where every search begins."""
-        return self._seen_upright(b"upright", self.lattice)
+        return self.some_turned(np.zeros(1, dtype=np.intp))
 
     def upright_waterplane(self) -> Planes:
         """The finer cut of `waterplanes`, seen upright."""
-        return self._seen_upright(b"waterplane", self.waterplanes)
+        if self.asked_once:
+            return TurnedSections(self.waterplanes, np.zeros(1))
+        return self.upright_waterplanes(1)
 
     def upright_waterplanes(self, count: int) -> Planes:
         """The same, to be asked for so many planes at once."""
         at = np.zeros(count, dtype=np.intp)
         return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes(at)
-
-    def _seen_upright(self, key: bytes, lattice: Lattice) -> Planes:
-        if self.asked_once:
-            return TurnedSections(lattice, np.zeros(1))
-        return self._table(key, lattice, np.zeros(1)).planes()
 
     def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable:
         if key not in self._tables:

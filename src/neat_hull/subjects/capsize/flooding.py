@@ -1,7 +1,7 @@
 """A boat full of water: what still lifts it, how it lies, and how long it takes to get dry."""
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import lru_cache
 from math import degrees
 
@@ -120,11 +120,12 @@ class _Full:
         blocks = tuple(Block(*one) for one in foam) + tuple(_block(one) for one in staying)
         dry = tuple(Block(lo, hi, -share) for lo, hi, share in foam)
         shell = Hull(hull.stations, (), hull.corner_to_corner)
-        floating = FloatingHull.of(shell, _GUESSED_RAD, loft_shares(hull, lifts, blocks))
         return cls(
-            replace(
-                floating,
-                finer=lambda: loft_shares(hull, lifts, blocks, WATERPLANE_SPANS_PER_LENGTH),
+            FloatingHull.of(
+                shell,
+                _GUESSED_RAD,
+                loft_shares(hull, lifts, blocks),
+                lambda: loft_shares(hull, lifts, blocks, WATERPLANE_SPANS_PER_LENGTH),
                 asked_once=True,
             ),
             lambda: loft_shares(hull, wet, dry),
