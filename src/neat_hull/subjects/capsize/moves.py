@@ -1,11 +1,11 @@
 """What could be tried against a capsize: things elsewhere, shorter lines, foam, a second plug."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator, Sequence
 from math import inf
 
 import numpy as np
 
-from neat_hull.model.capsize_case import Zone
+from neat_hull.model.capsize_case import CaseThing, Zone
 from neat_hull.model.findings import Finding
 from neat_hull.model.safety import Flotation, Leash
 from neat_hull.model.said import Said
@@ -25,6 +25,7 @@ from neat_hull.subjects.capsize.flooding import flooded
 from neat_hull.subjects.capsize.schools import tied
 from neat_hull.subjects.capsize.setting import flooded_of, foam_of, leash_of, upset
 from neat_hull.subjects.capsize.tangles import path_m
+from neat_hull.subjects.capsize.upset import Upset
 
 _NO_MOVE = ("sinks-when-full", "lies-badly-when-full", "no-spare-plug", "no-knife-in-reach")
 _DEAREST = 6  # of what would be lost, the things that are tried elsewhere
@@ -113,33 +114,39 @@ def _foam(ev: Evaluated) -> Iterable[Work]:
 
 
 def _side_foam(ev: Evaluated) -> Iterable[Work]:
-    """The least of it that has the boat lie well, as much along each side: where the boat is heavy
-    with you holding on, or a little aft or forward of it. Else what does most."""
+    """The least of it that has the boat lie well; else what does most."""
     of, asked = ev.once(upset), flooded_of(ev)
-    staying, hull = of.staying(ev.once(as_fated)), of.hull
-    held = [] if asked.hanging is None else [asked.hanging]
-    loads = of.loads_with(staying, *((h.pull_kg, h.x_m, h.y_m, h.z_m) for h in held))
-    middle, best = float(loads.centre_m[0]), None
+    staying = of.staying(ev.once(as_fated))
+    best: tuple[tuple[int, float], list[Flotation]] | None = None
+    for sides in _both_sides(ev, of, staying):
+        foam = [*asked.foam, *(foam_of(n, one) for n, one in enumerate(sides))]
+        found = flooded(of, asked.model_copy(update={"foam": foam}), staying, [])
+        verdict = lies_full(ev, found)[0]
+        lies = RANK[verdict], inf if found.freeboard_m is None else -found.freeboard_m
+        if best is None or lies < best[0]:
+            best = lies, sides
+        if verdict == "fine":
+            break
+    if best is not None:
+        yield _with_foam(ev, "Put {} of foam along the sides", best[1])
+
+
+def _both_sides(
+    ev: Evaluated, of: Upset, staying: Sequence[CaseThing]
+) -> Iterator[list[Flotation]]:
+    """As much along each side, the least first: where the boat is heavy with you holding on, and a
+    little aft and forward of it."""
+    hull, held = of.hull, flooded_of(ev).hanging
+    pulls = [] if held is None else [(held.pull_kg, held.x_m, held.y_m, held.z_m)]
+    heavy_x_m = float(of.loads_with(staying, *pulls).centre_m[0])
     for long, wide, high in _SIDES_M:
         for beside in (0.0, -_BESIDE_SHARE, _BESIDE_SHARE):
-            x = middle + beside * hull.length_m
+            x = heavy_x_m + beside * hull.length_m
             aft, fwd = max(x - long / 2, hull.x_aft_m), min(x + long / 2, hull.x_fwd_m)
             breadth = float(np.interp([aft, fwd], hull.x_m, hull.half_breadth_m).min())
             y = _OUT_SHARE * breadth - wide / 2
-            if y < wide / 2:  # no room for one on each side
-                continue
-            sides = [_block(ev, aft, fwd, side * y, wide, high) for side in (1.0, -1.0)]
-            foam = [*asked.foam, *(foam_of(n, one) for n, one in enumerate(sides))]
-            found = flooded(of, asked.model_copy(update={"foam": foam}), staying, [])
-            verdict = lies_full(ev, found)[0]
-            lies = RANK[verdict], -(-inf if found.freeboard_m is None else found.freeboard_m)
-            if best is None or lies < best[0]:
-                best = lies, sides
-            if verdict == "fine":
-                yield _with_foam(ev, "Put {} of foam along the sides", sides)
-                return
-    if best is not None:
-        yield _with_foam(ev, "Put {} of foam along the sides", best[1])
+            if y >= wide / 2:  # else there is no room for one on each side
+                yield [_block(ev, aft, fwd, side * y, wide, high) for side in (1.0, -1.0)]
 
 
 def _block(
