@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Drawing, SeatPlace } from '@/api/client'
 import { bodyShapes } from './body'
-import { planY, sideY, toX, type Sheet } from './sheet'
+import { drawnAt, planY, sideY, toX, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet
@@ -22,16 +22,15 @@ const shapes = computed(() =>
       // From the side one arm and one leg hide the others.
       .filter((limb) => props.all || props.view === 'plan' || limb.upper[1] >= 0)
       .filter((limb) => props.view === 'side' || limb.name !== 'trunk'),
-    (spot) => [toX(props.sheet, spot[0]), across(spot)],
+    (spot) => drawnAt(props.sheet, props.view, spot),
     props.sheet.scale,
     props.vest,
   ),
 )
-const head = computed(() => ({
-  x: toX(props.sheet, props.drawing.head_m[0]),
-  y: across(props.drawing.head_m),
-  r: 0.085 * props.sheet.scale,
-}))
+const head = computed(() => {
+  const [x, y] = drawnAt(props.sheet, props.view, props.drawing.head_m)
+  return { x, y, r: 0.085 * props.sheet.scale }
+})
 const cap = computed(() => {
   const { x, y, r } = head.value
   if (props.view === 'plan')
@@ -53,10 +52,6 @@ const chair = computed(() => {
   const spot = (x: number, z: number) => `${toX(props.sheet, x)},${sideY(props.sheet, z)}`
   return `M${spot(x_m + 0.42, z_m + 0.02)}L${spot(x_m, z_m)}L${spot(x_m - 0.46 * Math.sin(back), z_m + 0.46 * Math.cos(back))}`
 })
-
-function across(spot: [number, number, number]): number {
-  return props.view === 'plan' ? planY(props.sheet, spot[1]) : sideY(props.sheet, spot[2])
-}
 </script>
 
 <template>

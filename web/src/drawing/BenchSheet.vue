@@ -24,6 +24,7 @@ import ReachZones from './ReachZones.vue'
 import RulerMarks from './RulerMarks.vue'
 import TargetMarks from './TargetMarks.vue'
 import ThingShape from './ThingShape.vue'
+import { useNames } from './useNames'
 import type { Drawn } from './types'
 
 const props = defineProps<{
@@ -94,14 +95,10 @@ const moves = (one: Drawn) => props.inHand && one.moving === true
 const ordered = computed(() =>
   [...seen.value].sort((a, b) => Number(moves(a)) - Number(moves(b)) || a.depth - b.depth),
 )
-const named = computed<Drawn[]>((before) => {
-  const now = seen.value.filter((one) => !moves(one))
-  return before?.length === now.length && now.every((one, i) => one === before[i]) ? before : now
-})
-const marked = computed<readonly (readonly [number, number, number])[]>((before) => {
-  if (props.inHand && before) return before
-  const afloat = props.figures.afloat
-  return afloat && on('balance') ? [afloat.weight_at, afloat.lift_at] : []
+const { named, marked } = useNames({
+  seen: () => seen.value.filter((one) => !moves(one)),
+  afloat: () => (on('balance') ? props.figures.afloat : null),
+  held: () => props.inHand,
 })
 const inset = computed(() => ({
   width: Math.min(128, sheet.value.width * 0.22),

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Clash } from '@/api/client'
 import { number, type Units } from '@/kit/units'
 import { clashKey } from './clashes'
-import { planY, sideY, toX, type Sheet } from './sheet'
+import { drawnAt, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet
@@ -15,17 +15,20 @@ const props = defineProps<{
 }>()
 
 const marks = computed(() =>
-  props.clashes.map((clash) => ({
-    clash,
-    key: clashKey(clash),
-    x: toX(props.sheet, clash.at[0]),
-    y: props.view === 'plan' ? planY(props.sheet, clash.at[1]) : sideY(props.sheet, clash.at[2]),
-    mine:
-      props.chosen.has(clash.thing_id) ||
-      (clash.with_thing !== null &&
-        clash.with_thing !== undefined &&
-        props.chosen.has(clash.with_thing)),
-  })),
+  props.clashes.map((clash) => {
+    const [x, y] = drawnAt(props.sheet, props.view, clash.at)
+    return {
+      clash,
+      key: clashKey(clash),
+      x,
+      y,
+      mine:
+        props.chosen.has(clash.thing_id) ||
+        (clash.with_thing !== null &&
+          clash.with_thing !== undefined &&
+          props.chosen.has(clash.with_thing)),
+    }
+  }),
 )
 </script>
 

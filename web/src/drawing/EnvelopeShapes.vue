@@ -2,7 +2,7 @@
 /** Room that the angler needs, by group: hatched where it counts, in outline where it does not. */
 import { computed } from 'vue'
 import type { Drawing, Envelope } from '@/api/client'
-import { path, planY, sideY, toX, type Point, type Sheet } from './sheet'
+import { drawnAt, path, planY, sideY, toX, type Point, type Sheet } from './sheet'
 import type { Overlay } from './overlays'
 
 const props = defineProps<{
@@ -28,10 +28,9 @@ function outline(one: Envelope): string {
 }
 /** From the eye over the bow: what one steers by. */
 const sight = computed(() => {
-  const [x, y, z] = props.drawing.eye_m
+  const [x, y] = props.drawing.eye_m
   const bow = props.drawing.x_m.at(-1)!
-  const across = props.view === 'plan' ? planY(props.sheet, y) : sideY(props.sheet, z)
-  const eye: Point = [toX(props.sheet, x), across]
+  const eye = drawnAt(props.sheet, props.view, props.drawing.eye_m)
   if (props.view === 'side') {
     const water: Point = [toX(props.sheet, bow + 5), sideY(props.sheet, 0.15)]
     return path([eye, water])

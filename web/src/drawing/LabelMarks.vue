@@ -2,7 +2,7 @@
 /** The names of what is drawn, with a thin leader where a name stands off it. */
 import { computed } from 'vue'
 import { labelled } from './labels'
-import { fromPlanY, fromSideY, fromX, planY, sideY, toX, type Sheet } from './sheet'
+import { drawnAt, fromPlanY, fromSideY, fromX, type Sheet, type Spot } from './sheet'
 import type { Drawing } from '@/api/client'
 import type { Drawn } from './types'
 
@@ -13,7 +13,7 @@ const props = defineProps<{
   view: 'plan' | 'side'
   leaders?: boolean
   /** points of the boat that are marked: no name lies under one */
-  marked?: readonly (readonly [number, number, number])[]
+  marked?: readonly Spot[]
 }>()
 /** Straight between the stations; a name stands off the boat by that. */
 function inBoat(px: number, py: number): boolean {
@@ -29,10 +29,7 @@ function inBoat(px: number, py: number): boolean {
   return z > keel_z_m[i]! && z < sheer_z_m[i]!
 }
 const marks = computed(() =>
-  (props.marked ?? []).map(([x, y, z]): [number, number] => [
-    toX(props.sheet, x),
-    props.view === 'plan' ? planY(props.sheet, y) : sideY(props.sheet, z),
-  ]),
+  (props.marked ?? []).map((spot) => drawnAt(props.sheet, props.view, spot)),
 )
 const labels = computed(() =>
   labelled(props.sheet, props.things, props.view, props.leaders, inBoat, marks.value),

@@ -7,7 +7,7 @@ import ClashMarks from './ClashMarks.vue'
 import MeasureLine from './MeasureLine.vue'
 import WireMarks from './WireMarks.vue'
 import type { Overlay } from './overlays'
-import { planY, sideY, toX, type Sheet } from './sheet'
+import { drawnAt, type Sheet, type Spot } from './sheet'
 import { worstByWire } from './wires'
 
 const props = defineProps<{
@@ -25,10 +25,10 @@ const verdicts = computed(() => worstByWire(props.figures.findings))
 const balance = computed(() => {
   const afloat = props.figures.afloat
   if (!afloat || !props.overlays.includes('balance')) return null
-  const spot = ([x, y, z]: readonly [number, number, number]) => ({
-    x: toX(props.sheet, x),
-    y: props.view === 'plan' ? planY(props.sheet, y) : sideY(props.sheet, z),
-  })
+  const spot = (at: Spot) => {
+    const [x, y] = drawnAt(props.sheet, props.view, at)
+    return { x, y }
+  }
   return { weight: spot(afloat.weight_at), lift: spot(afloat.lift_at) }
 })
 </script>

@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Between } from '@/api/client'
 import { show, type Units } from '@/kit/units'
-import { planY, sideY, toX, type Sheet } from './sheet'
+import { drawnAt, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet
@@ -13,10 +13,10 @@ const props = defineProps<{
 }>()
 
 const ends = computed(() =>
-  props.between.nearest.map(([x, y, z]) => ({
-    x: toX(props.sheet, x),
-    y: props.view === 'plan' ? planY(props.sheet, y) : sideY(props.sheet, z),
-  })),
+  props.between.nearest.map((spot) => {
+    const [x, y] = drawnAt(props.sheet, props.view, spot)
+    return { x, y }
+  }),
 )
 const text = computed(() => show(props.between.gap_m, 'length', props.units, 1))
 </script>

@@ -4,7 +4,7 @@
 import { computed } from 'vue'
 import type { Schemas, Verdict } from '@/api/client'
 import type { Wire } from './wires'
-import { path, planY, sideY, toX, type Point, type Sheet } from './sheet'
+import { drawnAt, path, type Point, type Sheet } from './sheet'
 
 type Lies = Schemas['ConductorFigure']
 const props = defineProps<{
@@ -37,10 +37,7 @@ const drawn = computed(() =>
   props.figures.flatMap((lies) => {
     const wire = props.wires[String(lies.key)]
     if (!wire) return []
-    const points = lies.points.map(([x, y, z]): Point => [
-      toX(props.sheet, x),
-      props.view === 'plan' ? planY(props.sheet, y) : sideY(props.sheet, z),
-    ])
+    const points = lies.points.map((spot) => drawnAt(props.sheet, props.view, spot))
     const held = wire.points.map((point, at) => ({ at, by: point.by, spot: points[at + 1]! }))
     return [
       {

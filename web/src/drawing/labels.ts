@@ -1,5 +1,5 @@
 /** Where names are written: in what is named where it fits, else off it with a leader, else not. */
-import type { Sheet } from './sheet'
+import type { Point, Sheet } from './sheet'
 import { corners, isLong, rodPlan, rodSide } from './things'
 import type { Drawn } from './types'
 
@@ -18,8 +18,6 @@ interface Extent {
   top: number
   bottom: number
 }
-
-type Spot = readonly [number, number]
 
 const LETTER_PX = 5.7
 const LINE_PX = 13
@@ -48,7 +46,7 @@ function extentOf(s: Sheet, d: Drawn, view: 'plan' | 'side'): Extent {
 
 const nameOf = (d: Drawn): string => (d.holds ? `${d.thing.name}, ${d.holds} inside` : d.thing.name)
 
-const around = ([x, y]: Spot): Extent => ({
+const around = ([x, y]: Point): Extent => ({
   left: x - MARK_PX,
   right: x + MARK_PX,
   top: y - MARK_PX,
@@ -65,7 +63,7 @@ export function labelled(
   view: 'plan' | 'side',
   leaders: boolean,
   inBoat: (px: number, py: number) => boolean,
-  marks: readonly Spot[] = [],
+  marks: readonly Point[] = [],
 ): Label[] {
   const [top, bottom] =
     view === 'plan' ? [s.planTop + 30, s.planBottom - 18] : [s.sideTop + 20, s.sideBottom - 6]

@@ -75,6 +75,14 @@ export const fromPlanY = (s: Sheet, px: number): number => (px - s.planMiddle) /
 export const fromSideY = (s: Sheet, px: number): number => (s.sideBase - px) / s.scale
 
 export type Point = readonly [number, number]
+/** A point of the boat, m: x forward, y to port, z up. */
+export type Spot = readonly [number, number, number]
+
+/** Where a point of the boat is drawn in one of the views. */
+export const drawnAt = (s: Sheet, view: 'plan' | 'side', [x, y, z]: Spot): Point => [
+  toX(s, x),
+  view === 'plan' ? planY(s, y) : sideY(s, z),
+]
 
 /** An SVG path through points; rounded to a tenth of a pixel, which no eye can tell. */
 export function path(points: readonly Point[], closed = false): string {

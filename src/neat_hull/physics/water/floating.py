@@ -82,7 +82,7 @@ class FloatingHull:
         same arrays.
         """
         key = heel_rad.tobytes()
-        if key in STANDING and not self.asked_once:
+        if key in STANDING:
             yield self.some_turned(STANDING[key])
             return
         turned = self._turned.pop(key, None) or TurnedSections(self.lattice, heel_rad)
@@ -95,29 +95,26 @@ class FloatingHull:
 
     def some_turned(self, at: NDArray[np.intp]) -> Planes:
         """The sections at some of the heels of a full curve, by their places there."""
-        if self.asked_once:
-            return TurnedSections(self.lattice, FULL_RAD[at])
-        return self._table(b"curve", self.lattice, FULL_RAD).planes(at)
+        return self._planes(b"curve", self.lattice, FULL_RAD, at)
 
     def upright(self) -> Planes:
         """The sections seen upright, where every search begins."""
         return self.some_turned(np.zeros(1, dtype=np.intp))
 
-    def upright_waterplane(self) -> Planes:
-        """The finer cut of `waterplanes`, seen upright."""
-        if self.asked_once:
-            return TurnedSections(self.waterplanes, np.zeros(1))
-        return self.upright_waterplanes(1)
-
-    def upright_waterplanes(self, count: int) -> Planes:
-        """The same, to be asked for so many planes at once."""
+    def upright_waterplanes(self, count: int = 1) -> Planes:
+        """The finer cut of `waterplanes`, seen upright, to be asked for so many planes at once."""
         at = np.zeros(count, dtype=np.intp)
-        return self._table(b"waterplane", self.waterplanes, np.zeros(1)).planes(at)
+        return self._planes(b"waterplane", self.waterplanes, np.zeros(1), at)
 
-    def _table(self, key: bytes, lattice: Lattice, heel_rad: Array) -> SectionTable:
+    def _planes(
+        self, key: bytes, lattice: Lattice, heel_rad: Array, at: NDArray[np.intp]
+    ) -> Planes:
+        """A lattice seen at some of the heels: off its table, where that pays."""
+        if self.asked_once:
+            return TurnedSections(lattice, heel_rad[at])
         if key not in self._tables:
             self._tables[key] = SectionTable.of(lattice, heel_rad)
-        return self._tables[key]
+        return self._tables[key].planes(at)
 
     @property
     def depth_m(self) -> float:
@@ -205,7 +202,7 @@ class Rest(Attitude):
         turned: Planes = (
             TurnedSections(floating.waterplanes, self.heel_rad)
             if self.heel_rad.any()
-            else floating.upright_waterplane()
+            else floating.upright_waterplanes()
         )
         counted = floating.waterplanes.counted(self.lost)
         return turned.immerse(self.h_m, self.tau, counted), turned.sideways(counted)
