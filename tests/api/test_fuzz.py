@@ -18,14 +18,19 @@ from neat_hull.api.front import front
 
 # By day each operation is asked what is drawn at random. By night, some 15,000 requests in all,
 # each limit of its fields as well.
-SOME = settings(max_examples=200 if NIGHTLY else 6, deadline=None, derandomize=not NIGHTLY,
-                suppress_health_check=list(HealthCheck),
-                phases=list(Phase) if NIGHTLY else [Phase.generate])  # fmt: skip
+SOME, FEW = (
+    settings(max_examples=200 if NIGHTLY else by_day, deadline=None, derandomize=not NIGHTLY,
+             suppress_health_check=list(HealthCheck),
+             phases=list(Phase) if NIGHTLY else [Phase.generate])
+    for by_day in (6, 2)
+)  # fmt: skip
 # What is asked of each operation is made up when it is asked: for all at once, and in each worker,
 # that takes longer than the asking. In parts, so that both workers have some.
 PARTS = 10
 PATIENCE_S = 180  # a busy machine is slow, not wrong
 VERBS = [(verb.upper(), path) for path, verbs in PATHS.items() for verb in verbs]
+# An answer to these is seconds of search, whatever was drawn for them.
+SOUGHT = [("POST", f"/api/v1/setups/{{setup_id}}/{what}") for what in ("advice", "arrange")]
 
 
 @pytest.fixture(scope="session")
@@ -37,14 +42,13 @@ def everything(tmp_path_factory: pytest.TempPathFactory) -> Any:
     return schemathesis.openapi.from_asgi("/api/openapi.json", app)
 
 
-def asked(part: int) -> Callable[..., None]:
-    """A test of a part of the operations."""
-    mine = VERBS[part::PARTS]
+def asked(mine: list[tuple[str, str]], often: settings) -> Callable[..., None]:
+    """A test of some of the operations."""
 
     @schemathesis.pytest.from_fixture("everything").include(
         lambda told: (told.operation.method.upper(), told.operation.path) in mine
     ).parametrize()  # fmt: skip
-    @SOME
+    @often
     def test(case: Case[Any]) -> None:
         case.call_and_validate(checks=[not_a_server_error], timeout=PATIENCE_S)
 
@@ -52,12 +56,15 @@ def asked(part: int) -> Callable[..., None]:
     return test_of_some
 
 
+_MOST = [one for one in VERBS if one not in SOUGHT]
 for _n in range(PARTS):
-    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_n)
+    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_MOST[_n::PARTS], SOME)
+test_no_answer_of_a_search_is_an_error_of_ours = asked(SOUGHT, FEW)
 
 
 def test_every_operation_is_asked(everything: Any) -> None:
     """A run that silently asked fewer would prove less."""
     asked = {operation.ok().label for operation in everything.get_all_operations()}
     assert asked == {f"{verb} {path}" for verb, path in VERBS}
+    assert set(SOUGHT) < set(VERBS)
     assert len(asked) > 40

@@ -85,11 +85,12 @@ def test_the_deck_edge_of_a_barge_goes_under_where_the_wedge_reaches_it() -> Non
     assert deck_edge_heel_rad(settled, [0.0, np.radians(10)]) is None
 
 
-def test_a_barge_with_negative_gm_lolls_at_the_wall_sided_angle() -> None:
-    """tan φ = √(−2·GM/BM); here GM = −6.7 mm, BM = 0.533 m, 8.985°."""
-    settled = settle(afloat(barge()), loads((320, 2, 0, 0.59)), FRESH)
-    assert upright(settled).gm_m == pytest.approx(0.05 + 0.64 / 1.2 - 0.59, abs=1e-9)
-    loll = np.arctan(np.sqrt(2 * (0.59 - 0.05 - 0.64 / 1.2) / (0.64 / 1.2)))
+@pytest.mark.parametrize("kg_m", [0.59, 0.597])
+def test_a_barge_with_negative_gm_lolls_at_the_wall_sided_angle(kg_m: float) -> None:
+    """tan φ = √(−2·GM/BM); here GM = −6.7 and −13.7 mm, BM = 0.533 m, 8.985° and 12.8°."""
+    settled = settle(afloat(barge()), loads((320, 2, 0, kg_m)), FRESH)
+    assert upright(settled).gm_m == pytest.approx(0.05 + 0.64 / 1.2 - kg_m, abs=1e-9)
+    loll = np.arctan(np.sqrt(2 * (kg_m - 0.05 - 0.64 / 1.2) / (0.64 / 1.2)))
     assert equilibrium(settled).heel_rad == pytest.approx(loll, abs=1e-6)
 
 

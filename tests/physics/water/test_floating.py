@@ -20,6 +20,16 @@ def test_a_first_guess_is_near_where_the_boat_floats() -> None:
     assert guess[0] == pytest.approx(0.1, abs=1e-3)
 
 
+def test_a_first_guess_upright_knows_of_trim() -> None:
+    """A barge that draws 0.1 m: BM_L = L²/(12·T), so 2 cm forward of the middle press the bow down
+    by 0.02/GM_L. Far forward there is no telling, and it stays on an even keel."""
+    boat, gm_l = afloat(barge()), 0.05 + 16 / 1.2 - 0.3
+    h, tau = boat.guess_upright(0.32, np.array([2.02, 0.0, 0.3]))
+    assert tau == pytest.approx(-0.02 / gm_l, rel=1e-6)
+    assert h - 2 * tau == pytest.approx(0.1, abs=1e-9)
+    assert boat.guess_upright(0.32, np.array([3.5, 0.0, 0.3]))[1] == 0.0
+
+
 @pytest.mark.parametrize("count", [1, 13])
 def test_the_same_heels_are_lent_again_and_two_users_never_share(count: int) -> None:
     """Neither the first ones, which have their own arrays, nor those that read a table."""

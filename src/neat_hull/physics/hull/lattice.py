@@ -144,31 +144,39 @@ def loft_shares(
 ) -> Lattice:
     """What lifts of a hull that has flooded, in one group: each slice by its share, wells taken off
     as if they were full, and blocks by theirs. Lost buoyancy (Rawson and Tupper, ch. 5)."""
+    edges = [_lifting(hull, slices, spans_per_length)]
+    for block in blocks:
+        if block.share:
+            edges.append(_block_edges(block, hull.length_m / spans_per_length))
+    if not edges[0].size and len(edges) == 1:  # there is still a place where nothing lifts
+        whole = (Slice(hull.x_aft_m, hull.x_fwd_m, 1.0),)
+        nothing = _lifting(hull, whole, spans_per_length)[:, :4].copy()
+        nothing[_WEIGHT] = 0.0
+        edges.append(nothing)
+    y0, z0, y1, z1, x_e, weight_e, _ = np.concatenate(edges, axis=1)
+    return Lattice(
+        x_e,
+        np.stack((y0, y1)),
+        np.stack((z0, z1)),
+        weight_e[:, None],
+        np.zeros((1, 0), dtype=np.bool_),
+    )
+
+
+@lru_cache(maxsize=16)
+def _lifting(hull: Hull, slices: tuple[Slice, ...], spans_per_length: int) -> Array:
+    """(7, e) edges of what lifts of the hull's sections, as `_Rings.edges` has them."""
     bounds = sorted({x for one in slices for x in (one.x_aft_m, one.x_fwd_m)})
     shell = _shell(hull, tuple(bounds), spans_per_length)
     x_e = shell[_X]
     share = np.zeros_like(x_e)
     for one in slices:
         share[(x_e > one.x_aft_m) & (x_e < one.x_fwd_m)] = one.share
-    lifts = shell[:, share != 0]
-    lifts[_WEIGHT] *= share[share != 0]
-    edges = [lifts]
-    for block in blocks:
-        if block.share:
-            edges.append(_block_edges(block, hull.length_m / spans_per_length))
-    if not lifts.size and len(edges) == 1:  # there is still a place where nothing lifts
-        nothing = shell[:, :4].copy()
-        nothing[_WEIGHT] = 0.0
-        edges.append(nothing)
-    y0, z0, y1, z1, x_e, weight_e, _ = np.concatenate(edges, axis=1)
-    lie = (y0 != y1) | (z0 != z1)
-    return Lattice(
-        x_e[lie],
-        np.stack((y0, y1))[:, lie],
-        np.stack((z0, z1))[:, lie],
-        np.ascontiguousarray(weight_e[lie][:, None]),
-        np.zeros((1, 0), dtype=np.bool_),
-    )
+    y0, z0, y1, z1 = shell[:4]
+    counts = (share != 0) & ((y0 != y1) | (z0 != z1))  # a point is no edge
+    lifts: Array = shell[:, counts]
+    lifts[_WEIGHT] *= share[counts]
+    return lifts
 
 
 @lru_cache(maxsize=16)
@@ -182,6 +190,7 @@ def _shell(hull: Hull, bounds_m: tuple[float, ...], spans_per_length: int) -> Ar
     return np.concatenate(edges, axis=1)
 
 
+@lru_cache(maxsize=256)
 def _block_edges(block: Block, longest_m: float) -> Array:
     """(7, e): sections of a box, as `_Rings.edges` has them."""
     (x0, y0, z0), (x1, y1, z1) = block.lo_m, block.hi_m

@@ -18,6 +18,7 @@ from neat_hull.physics.water.section_table import SectionTable
 
 _TABLE_RAD = np.radians(np.arange(0.0, 91.0, 10.0))
 _TABLE_LEVELS = 16
+_LITTLE_TRIM = 0.05  # as far as one step from even keel is better than none
 _KEPT = 4  # sets of heels whose sections are kept: curves of screens, and upright
 
 
@@ -25,8 +26,8 @@ _KEPT = 4  # sets of heels whose sections are kept: curves of screens, and uprig
 class FloatingHull:
     """A hull made ready for solving: its lattice, and first guesses of where it floats.
 
-    drains (w,) are the wells that never lift. level_m and level_m3 (t, 16) are heights of a level
-    water plane and the volumes under them, at heels table_rad (t,): Newton starts close from there.
+    drains (w,) are the wells that never lift. level_m (t, 16) are heights of a level water plane at
+    heels table_rad (t,), the first of them upright: Newton starts close from what lies under them.
     finer lofts the cut of `waterplanes`, where that is not the hull's own. One that is `asked_once`
     is let go after one solution: to tabulate its sections would take longer.
     """
@@ -36,7 +37,6 @@ class FloatingHull:
     drains: Flags
     table_rad: Array
     level_m: Array
-    level_m3: Array
     finer: Callable[[], Lattice] | None = None
     asked_once: bool = False
     _turned: dict[bytes, TurnedSections] = field(default_factory=dict)
@@ -61,12 +61,26 @@ class FloatingHull:
         y, z = (axis.ravel()[:, None] for axis in (lattice.y_m, lattice.z_m))
         e = y * np.sin(table_rad) + z * np.cos(table_rad)
         level = np.linspace(e.min(axis=0), e.max(axis=0), _TABLE_LEVELS, axis=1)
-        made = cls(hull, lattice, drains, table_rad, level, np.empty_like(level), finer, asked_once)
-        turned, flat = made.some_turned(FULL_RAD.searchsorted(table_rad)), np.zeros_like(table_rad)
-        counted = lattice.counted(np.repeat(drains[None, :], len(table_rad), axis=0))
-        for i, h_m in enumerate(level.T):
-            made.level_m3[:, i] = turned.immerse(h_m, flat, counted).v_m3
-        return made
+        return cls(hull, lattice, drains, table_rad, level, finer, asked_once)
+
+    @cached_property
+    def level_m3(self) -> Array:
+        """(t, 16) m³: the volumes under the levels."""
+        turned = self.some_turned(FULL_RAD.searchsorted(self.table_rad))
+        flat, counted = np.zeros_like(self.table_rad), self._dry(len(self.table_rad))
+        under = [turned.immerse(h_m, flat, counted).v_m3 for h_m in self.level_m.T]
+        return np.stack(under, axis=1)
+
+    @cached_property
+    def upright_rows(self) -> Array:
+        """(16, 6): all integrals of `Immersion` under the levels upright."""
+        turned, flat, counted = self.upright(), np.zeros(1), self._dry(1)
+        under = [turned.immerse(h_m, flat, counted).each for h_m in self.level_m[0][:, None]]
+        return np.array(under)[:, :, 0]
+
+    def _dry(self, count: int) -> Array:
+        """What counts while no well has flooded, (count, g)."""
+        return self.lattice.counted(np.repeat(self.drains[None, :], count, axis=0))
 
     @cached_property
     def waterplanes(self) -> Lattice:
@@ -140,6 +154,24 @@ class FloatingHull:
         guess: Array = np.interp(np.abs(heel_rad), self.table_rad, at_table)
         return guess
 
+    def guess_upright(self, volume_m3: float, centre_m: Array) -> tuple[float, float]:
+        """h and τ: about where a weight at centre_m (3,) lies upright, one step on from even keel
+        with the integrals read off between two levels of the table."""
+        rows, heights = self.upright_rows, self.level_m[0]
+        volumes = rows[:, 0]
+        at = min(max(int(volumes.searchsorted(volume_m3)), 1), _TABLE_LEVELS - 1)
+        low, high = float(volumes[at - 1]), float(volumes[at])
+        share = min(max((volume_m3 - low) / (high - low), 0.0), 1.0) if high > low else 0.0
+        h = float(heights[at - 1] + share * (heights[at] - heights[at - 1]))
+        below, above = rows[at - 1 : at + 1]
+        _, vx, ve, a, ax, axx = (below + share * (above - below)).tolist()
+        off = vx - volume_m3 * float(centre_m[0])
+        stiff = a * (axx + ve - volume_m3 * float(centre_m[2])) - ax * ax
+        tau = a * off / stiff if stiff > 0.0 else np.inf
+        if not abs(tau) < _LITTLE_TRIM:
+            return h, 0.0
+        return h + ax / a * tau, tau
+
 
 @dataclass(frozen=True, eq=False)
 class Attitude:
@@ -157,10 +189,10 @@ class Attitude:
 
     def height_over_water_m(self, points_m: Array) -> Array:
         """(k, n) m: how far points (n, 3) stand off the water plane; negative under it."""
-        x, y, z = points_m.T
-        sin, cos = np.sin(self.heel_rad)[:, None], np.cos(self.heel_rad)[:, None]
-        off = y * sin + z * cos + x * self.tau[:, None] - self.h_m[:, None]
-        over: Array = off / np.sqrt(1 + self.tau**2)[:, None]
+        normal = np.array([self.tau, np.sin(self.heel_rad), np.cos(self.heel_rad)])
+        over: Array = (normal.T @ points_m.T - self.h_m[:, None]) / np.sqrt(1 + self.tau**2)[
+            :, None
+        ]
         return over
 
 

@@ -30,6 +30,7 @@ from neat_hull.physics.water.immersion import (
 # So low that searches from two starts end at figures equal to 1e-9, and a boat let go from the
 # upright of either takes the same steps; rounding of the sums is near 1e-15.
 _HELD_RESIDUAL = 1e-12
+_HALVINGS = 6  # a step in so many halves that betters nothing has gone astray
 _STEEPEST = np.tan(np.radians(60.0))  # a boat standing on its end is not afloat in our sense
 
 
@@ -116,8 +117,12 @@ def _rest_at_heel(problem: Problem, heel_rad: Array, lost: Flags, trim_hint_rad:
     """`rest_at_heels` for one heel, which is asked for most: the same steps, in plain numbers."""
     floating = problem.floating
     heel = float(heel_rad[0])
-    tau = float(np.tan(trim_hint_rad) * np.cos(heel))
-    h = float(floating.guess_h_m(problem.volume_m3, heel_rad)[0] + tau * floating.hull.x_m.mean())
+    if heel == 0.0 and trim_hint_rad == 0.0:
+        h, tau = floating.guess_upright(problem.volume_m3, problem.centre_m)
+    else:
+        tau = float(np.tan(trim_hint_rad) * np.cos(heel))
+        level = float(floating.guess_h_m(problem.volume_m3, heel_rad)[0])
+        h = level + tau * floating.hull.x_m.mean()
     while True:
         floats = floating.capacity_m3(lost) > problem.volume_m3
         found = _sunk(problem, heel, lost, h, tau) if floats[0] else None
@@ -173,7 +178,7 @@ def _sunk(
     tiny = 1e-9 * length_m**2
     h, tau = (0.0 if np.isnan(v) else v for v in (h, tau))
     best, at_h, at_tau = np.inf, h, tau
-    step_h = step_tau = 0.0
+    step_h, step_tau, halvings = 0.0, 0.0, 0
     for _ in range(ITERATIONS):
         try_h, try_tau = at_h + step_h, at_tau + step_tau
         im, aside = at(try_h, try_tau)
@@ -183,9 +188,11 @@ def _sunk(
         r_v, r_l = v - volume_m3, vx - volume_m3 * x_g - try_tau * lever
         merit = (r_v / volume_m3) ** 2 + (r_l / (volume_m3 * length_m)) ** 2
         if not merit < best:
-            step_h, step_tau = step_h / 2, step_tau / 2
+            step_h, step_tau, halvings = step_h / 2, step_tau / 2, halvings + 1
+            if halvings > _HALVINGS:
+                break
             continue
-        best, at_h, at_tau = merit, try_h, try_tau
+        best, at_h, at_tau, halvings = merit, try_h, try_tau, 0
         if best < _HELD_RESIDUAL**2:
             return at_h, at_tau, im, aside()
         vh, vt = a + tiny, -ax

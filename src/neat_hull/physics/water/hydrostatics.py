@@ -105,7 +105,7 @@ class Settled:
 
 def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
     """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none."""
-    return settle_with_curve(floating, loads, water_density_kg_m3, np.zeros(1))[0]
+    return _settled(floating, loads, water_density_kg_m3, np.zeros(1), None)
 
 
 def held_upright(
@@ -132,6 +132,17 @@ def settle_with_curve(
     the boat upright as well, and the start of the free solution. `before` is the same boat at the
     same heels under another load, to start from where that is much the same.
     """
+    settled = _settled(floating, loads, water_density_kg_m3, heel_rad, before)
+    return settled, _curve(floating, loads.centre_m, settled.held)
+
+
+def _settled(
+    floating: FloatingHull,
+    loads: Loads,
+    water_density_kg_m3: float,
+    heel_rad: Array,
+    before: Settled | None,
+) -> Settled:
     floating.require_floats(loads.total_kg, water_density_kg_m3)
     volume_m3 = loads.total_kg / water_density_kg_m3
     if before is not None and not _much_the_same(before.loads, loads):
@@ -139,8 +150,7 @@ def settle_with_curve(
     near = None if before is None else before.held
     held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad, near=near)
     rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0))
-    settled = Settled(floating, loads, water_density_kg_m3, rest, held)
-    return settled, _curve(floating, loads.centre_m, held)
+    return Settled(floating, loads, water_density_kg_m3, rest, held)
 
 
 def _much_the_same(one: Loads, other: Loads) -> bool:

@@ -31,11 +31,14 @@ class Immersion:
     ax: Array
     axx: Array
 
+    @property
+    def each(self) -> tuple[Array, ...]:
+        """All of them, in the order they stand above."""
+        return self.v_m3, self.vx, self.ve, self.a, self.ax, self.axx
+
     def row(self, at: slice) -> "Immersion":
         """Some of the attitudes."""
-        return Immersion(
-            self.v_m3[at], self.vx[at], self.ve[at], self.a[at], self.ax[at], self.axx[at]
-        )
+        return Immersion(*(one[at] for one in self.each))
 
 
 @dataclass(frozen=True, eq=False)

@@ -1,6 +1,8 @@
 """A boat let go from upright: the place of rest that it comes to, stable in heel."""
 
 import math
+from collections.abc import Callable, Iterator
+from typing import TypeAlias
 
 import numpy as np
 import scipy  # its parts are loaded when first asked: they would hold up every start
@@ -14,6 +16,8 @@ from neat_hull.physics.water.immersion import Immersion, Sideways, immersed
 
 _HEEL_STEP_RAD = np.radians(6.0)
 _CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
+_LEAST_RAD = 1e-4
+_SCANNED_AT_ONCE = 8
 _SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
 
 
@@ -147,23 +151,45 @@ def _roll_until_still(problem: Problem) -> Rest:
         rest = rest_at_heels(floating, volume_m3, centre_m, heels)
         return rest, rest.righting_lever_m(centre_m)
 
-    _, gz_upright = at(np.zeros(1))
-    side = -float(np.sign(gz_upright[0])) if abs(gz_upright[0]) > 1e-9 else 1.0
-    rest, gz = at(side * _SCAN_RAD)
-    restoring = side * gz
-    if abs(gz_upright[0]) <= 1e-9:
-        restoring[0] = -np.inf if restoring[1] < 0 else 0.0
-    for k in range(1, len(_SCAN_RAD)):
-        if not rest.floats[k]:
+    upright, levers = at(np.zeros(1))
+    lever = float(levers[0])
+    balanced = abs(lever) <= 1e-9
+    side = 1.0 if balanced else -float(np.sign(lever))
+    scanned = _scanned(at, side)
+    low, was = _LEAST_RAD, next(scanned)[2]
+    for heel, rest, now in scanned:
+        if not rest.floats[0]:
             break
-        if restoring[k - 1] < 0 <= restoring[k]:
-            low = side * max(float(_SCAN_RAD[k - 1]), 1e-4)
-            heel = scipy.optimize.brentq(
-                lambda p: float(at(np.array([p]))[1][0]), low, side * _SCAN_RAD[k], xtol=1e-10
-            )
-            still, lever = at(np.array([heel]))
-            if abs(lever[0]) < 1e-6:
+        if balanced:
+            was, balanced = -np.inf if now < 0 else 0.0, False
+        if was < 0 <= now:
+            still = _between(problem, at, side * low, side * heel, rest)
+            if still is not None:
                 return still
-        elif restoring[k - 1] == 0.0 and restoring[k] >= 0:
-            return at(np.zeros(1))[0]
+        elif was == 0.0 and now >= 0:
+            return upright
+        low, was = heel, now
     raise NoBalance("rolls over: no heel up to 90° gives it a stable place of rest")
+
+
+_HeldAt: TypeAlias = Callable[[Array], tuple[Rest, Array]]
+
+
+def _scanned(at: _HeldAt, side: float) -> Iterator[tuple[float, Rest, float]]:
+    """Heel after heel, how it is held there and how much that restores: a few at a time, for most
+    are still before long."""
+    for first in range(0, len(_SCAN_RAD), _SCANNED_AT_ONCE):
+        heels = _SCAN_RAD[first : first + _SCANNED_AT_ONCE]
+        rest, levers = at(side * heels)
+        for i, (heel, lever) in enumerate(zip(heels.tolist(), levers.tolist(), strict=True)):
+            yield heel, rest.row(i), side * lever
+
+
+def _between(problem: Problem, at: _HeldAt, low: float, high: float, rest: Rest) -> Rest | None:
+    """The place of rest between two heels at which the lever turns, from how it is held at one."""
+    found = _newton_free(problem, rest)
+    if found is not None and min(low, high) <= found.heel_rad[0] <= max(low, high):
+        return found
+    heel = scipy.optimize.brentq(lambda p: float(at(np.array([p]))[1][0]), low, high, xtol=1e-10)
+    still, lever = at(np.array([heel]))
+    return still if abs(lever[0]) < 1e-6 else None

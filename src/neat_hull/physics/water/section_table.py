@@ -198,7 +198,7 @@ class TablePlanes:
         last steps of a search do."""
         if self._at is None:
             return None
-        found = np.moveaxis(self._table.lift.take(self._at, axis=0), -1, 0)
+        found = self._table.lift.take(self._at, axis=0).transpose(2, 0, 1)
         low = self._at == self._row_before + 1  # it is also that of a section wholly dry
         same = (low | (found[0] <= at_m)) & (at_m < found[-1])
         return found if same.all() else None
@@ -208,14 +208,15 @@ class TablePlanes:
         below = (at_m >= self._level_m).view(np.uint8)
         over = below.sum(axis=0, dtype=np.min_scalar_type(len(below)))
         self._at = self._row_before + np.maximum(over, 1)
-        return np.moveaxis(self._table.lift.take(self._at, axis=0), -1, 0)
+        found: Array = self._table.lift.take(self._at, axis=0).transpose(2, 0, 1)
+        return found
 
     def sideways(self, counted: Array) -> Sideways:
         """As `immersion.TurnedSections.sideways`; `counted` is that of the last planes."""
         assert self._at is not None, "asked after `immerse`"
         t = self._t
         parts = self._table.aside.take(self._at, axis=0)
-        q0, q1, q2, r0, r1, r2, r3, area_s = np.moveaxis(parts, -1, 0)
+        q0, q1, q2, r0, r1, r2, r3, area_s = parts.transpose(2, 0, 1)
         first = (q0 + t * (q1 + t * q2)) * self._counted
         second = (r0 + t * (r1 + t * (r2 + t * r3))) * self._counted
         wet_s = (area_s + t * (q0 + t * (q1 / 2 + t * q2 / 3))) * self._counted

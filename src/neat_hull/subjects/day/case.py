@@ -104,13 +104,17 @@ def knots(case: DayCase, clock: Clock) -> list[float]:
     return [h for n, h in enumerate(inside) if n == 0 or h - inside[n - 1] > SAME_H]
 
 
+def turns(case: DayCase, clock: Clock) -> list[Instant]:
+    """Start, knots from both sides, end: between them all is straight."""
+    inside = [Instant(h, side) for h in knots(case, clock) for side in ("before", "after")]
+    return [Instant(clock.bounds[0], "after"), *inside, Instant(clock.end, "before")]
+
+
 def instants(case: DayCase, clock: Clock) -> list[Instant]:
-    """Start, knots from both sides, steps between, end."""
-    start, end, at = clock.bounds[0], clock.end, knots(case, clock)
-    found = [Instant(start, "after"), Instant(end, "before")]
-    found += [Instant(h, side) for h in at for side in ("before", "after")]
+    """Where the day turns, and steps between."""
+    found, at = turns(case, clock), knots(case, clock)
     step, count = case.day.step_min / 60, 1
-    while (h := start + count * step) < end - SAME_H:
+    while (h := clock.bounds[0] + count * step) < clock.end - SAME_H:
         if all(abs(h - knot) > SAME_H for knot in at):
             found.append(Instant(h, "at"))
         count += 1

@@ -13,7 +13,7 @@ from neat_hull.physics.water.loads import Loads
 from neat_hull.physics.water.many import Lying, Upright, held_upright_each, lying
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.settling import at_rest
-from neat_hull.subjects.day.case import Instant, Lived, instants
+from neat_hull.subjects.day.case import Instant, Lived, turns
 from neat_hull.subjects.day.setting import as_case, day_on
 from neat_hull.subjects.day.stores import Clock, powered, stored
 from neat_hull.subjects.day.sun import Sky
@@ -59,9 +59,7 @@ def lived(ev: Evaluated) -> Lived:
 def knots_only(ev: Evaluated) -> Hours | None:
     """Where the day turns: between, all is straight. None where it does not float at all."""
     of = ev.once(lived)
-    every = instants(of.case, of.clock)
-    near = ev.was(knots_only) if ev.near else None
-    return hours(ev, of, [one for one in every if one.side != "at"], near)
+    return hours(ev, of, turns(of.case, of.clock), ev.was(knots_only) if ev.near else None)
 
 
 def hours(

@@ -1,10 +1,9 @@
 """What is used, melts, grows, fills: exact from knot to knot, for all of it is straight in time."""
 
+from bisect import bisect_left, bisect_right
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 from itertools import pairwise
-
-import numpy as np
 
 from neat_hull.model.day_case import (
     CasePhase,
@@ -70,11 +69,14 @@ class Track:
 
     def at(self, hour: float, after: bool) -> float:
         """At an hour, before or after what happens then."""
-        hours = np.array(self.h)
-        near = np.flatnonzero(np.abs(hours - hour) <= SAME_H)
-        if len(near):
-            return self.kg[int(near[-1] if after else near[0])]
-        return float(np.interp(hour, hours, self.kg))
+        hours, kg = self.h, self.kg
+        first, past = bisect_left(hours, hour - SAME_H), bisect_right(hours, hour + SAME_H)
+        if first < past:
+            return kg[past - 1 if after else first]
+        if past == 0 or past == len(hours):
+            return kg[min(past, len(hours) - 1)]
+        per_h = (kg[past] - kg[past - 1]) / (hours[past] - hours[past - 1])
+        return per_h * (hour - hours[past - 1]) + kg[past - 1]
 
     def gone_h(self) -> float | None:
         """When it came to nothing; None where it did not, or there was nothing to begin with."""
