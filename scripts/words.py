@@ -36,7 +36,7 @@ def told() -> dict[str, list[str]]:
     sources += [
         (path, _of_screen(path))
         for path in sorted([*_WEB.rglob("*.vue"), *_WEB.rglob("*.ts")])
-        if not re.search(r"\.(d|spec)\.ts$", path.name)
+        if not re.search(r"\.(d|spec|stub)\.ts$", path.name)
     ]
     sources += [(path, _of_catalog(path)) for path in sorted(_CATALOG.glob("*.toml"))]
     for path, texts in sources:

@@ -1,7 +1,7 @@
 /** A setup with what the server has not confirmed yet: changes of fields, in the order they were made. */
-import type { Place, SetupState, Thing } from '@/api/client'
+import type { Place, Setup, SetupState, Thing, Trial } from '@/api/client'
 import { ROWS } from '@/api/words'
-import { merged, type Fields } from './patch'
+import { merged, withFields, type Fields } from './patch'
 import type { Edit, Held } from './outbox'
 
 export function laidOver(state: SetupState, held: readonly Held[]): SetupState {
@@ -53,19 +53,9 @@ export function takeOff(all: Map<number, Place>, id: number): void {
     if (place.on?.kind === 'thing' && place.on.thing === id) takeOff(all, held)
 }
 
-/** What subjects keep in a setup. */
-export const sectionsOf = ({
-  demands,
-  judging,
-  power,
-  fixing,
-  glide,
-  hold,
-}: SetupState['setup']) => ({
-  demands,
-  judging,
-  power,
-  fixing,
-  glide,
-  hold,
-})
+/** What subjects keep in a setup, and a trial can change. */
+type Section = Exclude<keyof Trial & keyof Setup, 'places'>
+
+/** Sections with fields put in, those alone that fields tell of, each whole as a trial takes it. */
+export const sectionsWith = (setup: Setup, fields: Fields): Partial<Pick<Setup, Section>> =>
+  withFields<Pick<Setup, Section>>(setup, fields)

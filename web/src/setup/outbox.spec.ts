@@ -2,21 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import { Offline, Refusal } from '@/api/client'
 import { useOutbox, type Call, type Held } from './outbox'
-
-/** A browser's storage, and nothing else of it. */
-class Kept implements Storage {
-  [name: string]: unknown
-  readonly #rows = new Map<string, string>()
-  get length() {
-    return this.#rows.size
-  }
-  getItem = (key: string) => this.#rows.get(key) ?? null
-  key = (n: number) => [...this.#rows.keys()][n] ?? null
-  setItem = (key: string, value: string) => void this.#rows.set(key, value)
-  removeItem = (key: string) => void this.#rows.delete(key)
-  clear = () => this.#rows.clear()
-  rows = () => [...this.#rows.values()]
-}
+import { StorageStub } from './storage.stub'
 
 const refusal = (status: number) =>
   new Refusal({
@@ -53,12 +39,12 @@ function tab(answers: (Error | null)[] = []) {
 const labels = (some: readonly Held[]) => some.map((one) => one.label)
 
 describe('a change on its way', () => {
-  let local: Kept
+  let local: StorageStub
   beforeEach(() => {
-    local = new Kept()
+    local = new StorageStub()
     vi.useFakeTimers()
     vi.stubGlobal('localStorage', local)
-    vi.stubGlobal('sessionStorage', new Kept())
+    vi.stubGlobal('sessionStorage', new StorageStub())
     vi.stubGlobal('window', new EventTarget())
     vi.stubGlobal('navigator', {}) // without locks each tab keeps to what is its own
   })

@@ -25,11 +25,11 @@ import {
 import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { changesOf } from './changing'
-import { laidOver, placesById, takeOff, sectionsOf } from './laidOver'
+import { laidOver, placesById, sectionsWith, takeOff } from './laidOver'
 import { useTrying } from './trying'
 import { settleAll } from './unsaved'
 import { useOutbox, type Call, type Held } from './outbox'
-import { withFields, type Fields } from './patch'
+import type { Fields } from './patch'
 
 export const useSetup = defineStore('setup', () => {
   const names = ref<Schemas['SetupName'][]>([])
@@ -185,7 +185,7 @@ export const useSetup = defineStore('setup', () => {
   ): Promise<void> {
     if (!kept.value) return
     stopTrying()
-    const sections = withFields(sectionsOf(kept.value.setup), fields)
+    const sections = sectionsWith(kept.value.setup, fields)
     const wanted = trying.wanting()
     const places = moves.map(([thing_id, place]) => ({ thing_id, place }))
     try {

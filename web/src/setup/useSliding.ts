@@ -4,8 +4,8 @@
  */
 import { computed, shallowRef, watch } from 'vue'
 import type { Setup } from '@/api/client'
-import { sectionsOf } from './laidOver'
-import { merged, withFields } from './patch'
+import { sectionsWith } from './laidOver'
+import { merged } from './patch'
 import { useSetup } from './useSetup'
 
 type Section = 'demands' | 'glide' | 'hold' | 'safety' | 'haul'
@@ -18,7 +18,7 @@ export function useSliding() {
   /** What to ask about: the sections that a slider is in, whole; nothing while all lie still. */
   const trial = computed(() => ({
     places: [],
-    ...(store.kept && sliding.value && withFields(sectionsOf(store.kept.setup), sliding.value)),
+    ...(store.kept && sliding.value && sectionsWith(store.kept.setup, sliding.value)),
   }))
 
   function tryOut<S extends Section>(section: S, fields: Partial<Setup[S]>): void {

@@ -13,8 +13,7 @@ import LearnedNote from '@/setup/LearnedNote.vue'
 import TopicFindings from '@/setup/TopicFindings.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
-import { sectionsOf } from '@/setup/laidOver'
-import { withFields } from '@/setup/patch'
+import { sectionsWith } from '@/setup/laidOver'
 import BankForm from './BankForm.vue'
 import BatteryTable from './BatteryTable.vue'
 import BuyList from './BuyList.vue'
@@ -117,10 +116,9 @@ function moved(key: number, points: Wire['points'], done: boolean): void {
     return
   }
   inHand.value = { key, points }
-  const sections = sectionsOf(store.kept!.setup)
   store.tryOut({
     places: [],
-    ...withFields(sections, { power: { conductors: { [String(key)]: { points } } } }),
+    ...sectionsWith(store.kept!.setup, { power: { conductors: { [String(key)]: { points } } } }),
   })
 }
 function letGo(): void {
