@@ -2,6 +2,7 @@
 
 import numpy as np
 import pytest
+from scipy.optimize import brentq
 from tests.boats import FRESH, afloat, barge, kayak, loads, well
 
 from neat_hull.errors import DoesNotFloat, InputError, NoBalance
@@ -67,6 +68,21 @@ def test_a_plugged_well_lifts_until_its_rim_goes_under() -> None:
     assert (above.flooded, below.flooded) == ((False,), (True,))
     assert above.draft_mid_m == pytest.approx(0.125, rel=1e-6)
     assert below.draft_mid_m == pytest.approx((0.4 + 0.4 * 0.02) / 3.2, rel=1e-6)
+
+
+@pytest.mark.parametrize("aside_m", [0.0, 2e-5])
+def test_a_well_that_would_flood_a_little_further_over_stays_dry(aside_m: float) -> None:
+    """A barge with 14 mm too little GM lolls to where (GM + BM·tan²φ/2)·tan φ is how far the weight
+    is aside, about 12.8°. There the water is at 0.1 + 0.2·tan φ = 0.145 where a rim at 0.15 has its
+    corner, and over it from 14.04° on."""
+    rim = well(drains=False, rim_z_m=0.15, half_breadth_m=0.2)
+    load = loads((320, 2, aside_m, 0.597))
+    rest = equilibrium(settle(afloat(barge(wells=(rim,))), load, FRESH))
+    bm = 0.64 / 1.2
+    gm = 0.05 + bm - 0.597
+    slope = brentq(lambda t: (gm + bm * t * t / 2) * t - aside_m, 0.1, 0.5)
+    assert abs(rest.heel_rad) == pytest.approx(np.arctan(slope), abs=1e-6)
+    assert rest.flooded == (False,)
 
 
 def test_each_heel_of_a_run_floods_for_itself() -> None:

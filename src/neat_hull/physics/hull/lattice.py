@@ -6,7 +6,7 @@ corners run on one to one, they are taken as they are, which halves the work. Ev
 then is a closed ring, and a section of a well is a ring that counts against the hull.
 """
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from itertools import combinations, pairwise
@@ -95,27 +95,43 @@ def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
 
     Spans never bridge a station or the end of a well, so each integrand is smooth within one.
     """
-    x_m, weight_m = _gauss_points(hull, spans_per_length)
-    rings = _Rings.at(hull, x_m)
     drained = frozenset(i for i, well in enumerate(hull.wells) if well.drains)
     groups: list[frozenset[int]] = [frozenset()]
-    edges = [rings.edges(x_m, weight_m, 0)]
-    for wells, box in _well_boxes(hull.wells):
+
+    def group(wells: frozenset[int]) -> int:
         if wells - drained not in groups:
             groups.append(wells - drained)
-        group, sign = groups.index(wells - drained), (-1.0) ** len(wells)
-        edges.append(rings.inside(box, x_m).edges(x_m, sign * weight_m, group))
-    y0, z0, y1, z1, x, weight, group_of = np.concatenate(edges, axis=1)
-    lie = (y0 != y1) | (z0 != z1)  # a point is no edge
+        return groups.index(wells - drained)
+
+    y0, z0, y1, z1, x, weight, group_of = _section_edges(hull, spans_per_length, group)
     weights = np.where(group_of[:, None] == np.arange(len(groups)), weight[:, None], 0.0)
     needs = np.array([[i in group for i in range(len(hull.wells))] for group in groups], np.bool_)
     return Lattice(
-        x[lie],
-        np.stack((y0, y1))[:, lie],
-        np.stack((z0, z1))[:, lie],
-        np.ascontiguousarray(weights[lie]),
+        x,
+        np.stack((y0, y1)),
+        np.stack((z0, z1)),
+        weights,
         needs.reshape(len(groups), len(hull.wells)),
     )
+
+
+def _section_edges(
+    hull: Hull,
+    spans_per_length: int,
+    group: Callable[[frozenset[int]], int],
+    also_m: Sequence[float] = (),
+) -> Array:
+    """(7, e) edges of the hull's sections, as `_Rings.edges` has them, and of what wells and their
+    overlaps take away, by the group of each."""
+    x_m, weight_m = _gauss_points(hull, spans_per_length, also_m)
+    rings = _Rings.at(hull, x_m)
+    edges = [rings.edges(x_m, weight_m, 0)]
+    for wells, box in _well_boxes(hull.wells):
+        sign = (-1.0) ** len(wells)
+        edges.append(rings.inside(box, x_m).edges(x_m, sign * weight_m, group(wells)))
+    every = np.concatenate(edges, axis=1)
+    y0, z0, y1, z1 = every[:4]
+    return every[:, (y0 != y1) | (z0 != z1)]  # a point is no edge
 
 
 @dataclass(frozen=True)
@@ -165,29 +181,16 @@ def loft_shares(
 
 @lru_cache(maxsize=16)
 def _lifting(hull: Hull, slices: tuple[Slice, ...], spans_per_length: int) -> Array:
-    """(7, e) edges of what lifts of the hull's sections, as `_Rings.edges` has them."""
+    """(7, e) edges of what lifts of the hull's sections; wells off as if full."""
     bounds = sorted({x for one in slices for x in (one.x_aft_m, one.x_fwd_m)})
-    shell = _shell(hull, tuple(bounds), spans_per_length)
-    x_e = shell[_X]
+    every = _section_edges(hull, spans_per_length, lambda _: 0, bounds)
+    x_e = every[_X]
     share = np.zeros_like(x_e)
     for one in slices:
         share[(x_e > one.x_aft_m) & (x_e < one.x_fwd_m)] = one.share
-    y0, z0, y1, z1 = shell[:4]
-    counts = (share != 0) & ((y0 != y1) | (z0 != z1))  # a point is no edge
-    lifts: Array = shell[:, counts]
-    lifts[_WEIGHT] *= share[counts]
+    lifts: Array = every[:, share != 0]
+    lifts[_WEIGHT] *= share[share != 0]
     return lifts
-
-
-@lru_cache(maxsize=16)
-def _shell(hull: Hull, bounds_m: tuple[float, ...], spans_per_length: int) -> Array:
-    """(7, e) edges of the hull's sections, as `_Rings.edges` has them; wells off as if full."""
-    x_m, weight_m = _gauss_points(hull, spans_per_length, bounds_m)
-    rings = _Rings.at(hull, x_m)
-    edges = [rings.edges(x_m, weight_m, 0)]
-    for wells, box in _well_boxes(hull.wells):
-        edges.append(rings.inside(box, x_m).edges(x_m, (-1.0) ** len(wells) * weight_m, 0))
-    return np.concatenate(edges, axis=1)
 
 
 @lru_cache(maxsize=256)

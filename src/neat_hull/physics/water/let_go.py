@@ -156,40 +156,46 @@ def _roll_until_still(problem: Problem) -> Rest:
     balanced = abs(lever) <= 1e-9
     side = 1.0 if balanced else -float(np.sign(lever))
     scanned = _scanned(at, side)
-    low, was = _LEAST_RAD, next(scanned)[2]
-    for heel, rest, now in scanned:
-        if not rest.floats[0]:
-            break
+    below, was = next(scanned)
+    for rest, now in scanned:
         if balanced:
             was, balanced = -np.inf if now < 0 else 0.0, False
-        if was < 0 <= now:
-            still = _between(problem, at, side * low, side * heel, rest)
+        # What floods a little further over hides from the levers that it was at rest before.
+        if was < 0 and (now >= 0 or (rest.lost != below.lost).any()):
+            still = _between(problem, at, below, rest)
             if still is not None:
                 return still
-        elif was == 0.0 and now >= 0:
+        if not rest.floats[0]:
+            break
+        if was == 0.0 and now >= 0:
             return upright
-        low, was = heel, now
+        below, was = rest, now
     raise NoBalance("rolls over: no heel up to 90° gives it a stable place of rest")
 
 
 _HeldAt: TypeAlias = Callable[[Array], tuple[Rest, Array]]
 
 
-def _scanned(at: _HeldAt, side: float) -> Iterator[tuple[float, Rest, float]]:
+def _scanned(at: _HeldAt, side: float) -> Iterator[tuple[Rest, float]]:
     """Heel after heel, how it is held there and how much that restores: a few at a time, for most
     are still before long."""
     for first in range(0, len(_SCAN_RAD), _SCANNED_AT_ONCE):
-        heels = _SCAN_RAD[first : first + _SCANNED_AT_ONCE]
-        rest, levers = at(side * heels)
-        for i, (heel, lever) in enumerate(zip(heels.tolist(), levers.tolist(), strict=True)):
-            yield heel, rest.row(i), side * lever
+        rest, levers = at(side * _SCAN_RAD[first : first + _SCANNED_AT_ONCE])
+        for i, lever in enumerate(levers.tolist()):
+            yield rest.row(i), side * lever
 
 
-def _between(problem: Problem, at: _HeldAt, low: float, high: float, rest: Rest) -> Rest | None:
-    """The place of rest between two heels at which the lever turns, from how it is held at one."""
-    found = _newton_free(problem, rest)
+def _between(problem: Problem, at: _HeldAt, below: Rest, above: Rest) -> Rest | None:
+    """The place of rest between two heels, of which it goes on from the one and is held up by the
+    other; None where it floods before it gets there."""
+    low, high = float(below.heel_rad[0]), float(above.heel_rad[0])
+    found = _newton_free(problem, below)
     if found is not None and min(low, high) <= found.heel_rad[0] <= max(low, high):
         return found
+    low = math.copysign(max(abs(low), _LEAST_RAD), high)
+    ends = [float(at(np.array([heel]))[1][0]) for heel in (low, high)]
+    if not ends[0] * ends[1] < 0:
+        return None
     heel = scipy.optimize.brentq(lambda p: float(at(np.array([p]))[1][0]), low, high, xtol=1e-10)
     still, lever = at(np.array([heel]))
     return still if abs(lever[0]) < 1e-6 else None
