@@ -31,7 +31,7 @@ def test_a_flare_out_of_date_stops_the_trip_until_its_date_is_changed(client: Te
     assert codes(added(client)).get("out-of-date") == "stop"
     kept = next(row for row in rows(client) if row["dated"]["kind"] == "flare")
     url = f"{V1}/dates/{kept['dated']['dated_id']}"
-    after = client.put(url, json=FLARE | {"due": "2090-01-31"}).json()
+    after = client.patch(url, json={"fields": {"due": "2090-01-31"}}).json()
     assert "out-of-date" not in codes(after)
     again = next(row for row in rows(client) if row["dated"]["kind"] == "flare")
     assert again["dated"]["sequence"] == kept["dated"]["sequence"] + 1
@@ -39,6 +39,22 @@ def test_a_flare_out_of_date_stops_the_trip_until_its_date_is_changed(client: Te
     assert client.delete(url).status_code == 200
     assert client.delete(url).status_code == 404
     assert "flare" not in {row["dated"]["kind"] for row in rows(client)}
+
+
+def test_two_who_change_one_date_both_keep_what_they_changed(client: TestClient) -> None:
+    added(client)
+    kept = next(row["dated"] for row in rows(client) if row["dated"]["kind"] == "flare")
+    url = f"{V1}/dates/{kept['dated_id']}"
+    for fields in ({"due": "2090-01-31"}, {"note": "orange"}):
+        assert client.patch(url, json={"fields": fields}).status_code == 200
+    now = next(row["dated"] for row in rows(client) if row["dated"]["kind"] == "flare")
+    changed = {"due": "2090-01-31", "note": "orange", "sequence": kept["sequence"] + 2}
+    assert now == kept | changed
+    for wrong in ({"due": "2026-02-30"}, {"thing_id": 4711}, {"kind": "egg"}, {"colour": "red"}):
+        got = client.patch(url, json={"fields": wrong})
+        assert got.status_code == 422
+        assert next(iter(wrong)) in got.text
+    assert now in [row["dated"] for row in rows(client)]
 
 
 def test_undo_never_touches_a_date(client: TestClient) -> None:
@@ -74,7 +90,7 @@ def test_what_is_wrong_is_said_by_field(client: TestClient) -> None:
         got = client.post(f"{V1}/dates", json=FLARE | wrong)
         assert got.status_code == 422
         assert field in got.text
-    assert client.put(f"{V1}/dates/4711", json=FLARE).status_code == 404
+    assert client.patch(f"{V1}/dates/4711", json={"fields": {"note": "x"}}).status_code == 404
     assert client.get("/api/v1/setups/4711/dates").status_code == 404
 
 

@@ -255,16 +255,21 @@ def test_care_that_is_done_is_over_and_goes_into_the_calendar(client: TestClient
     due = client.get(f"{V1}/dates/calendar.ics").text
     assert "Pedal drive: oil" in due.replace("\r\n ", "")
     done = {"what": "drive", "thing_id": 2, "done_on": date.today().isoformat()}
-    page = client.put(f"{V1}/log/care", json=done).json()
+    page = client.patch(f"{V1}/log/care", json=done).json()
     row = next(one for one in page["learned"]["care"] if one["key"] == "drive:2")
     assert (row["hours"], row["verdict"], row["usual"]) == (0.0, "fine", True)
     assert "Pedal drive: oil" not in client.get(f"{V1}/dates/calendar.ics").text.replace(
         "\r\n ", ""
     )
-    own = client.put(f"{V1}/log/care", json={"what": "Wax the cords", "every_trips": 3}).json()
+    own = client.patch(f"{V1}/log/care", json={"what": "Wax the cords", "every_trips": 3}).json()
     assert "Wax the cords" in [one["what"] for one in own["learned"]["care"]]
-    assert client.put(f"{V1}/log/care", json={"what": "x", "thing_id": 999}).status_code == 422
-    assert client.put(f"{V1}/log/care", json=done | {"done_on": "2026-13-01"}).status_code == 422
+    for fields in ({"done_on": "2026-05-01"}, {"every_months": 6}):
+        page = client.patch(f"{V1}/log/care", json={"what": "Wax the cords"} | fields).json()
+    row = next(one for one in page["learned"]["care"] if one["what"] == "Wax the cords")
+    told = (row["every_trips"], row["every_months"], row["done_on"])
+    assert told == (3, 6, "2026-05-01"), "what was not changed stays"
+    assert client.patch(f"{V1}/log/care", json={"what": "x", "thing_id": 999}).status_code == 422
+    assert client.patch(f"{V1}/log/care", json=done | {"done_on": "2026-13-01"}).status_code == 422
 
 
 def test_money_counts_the_trips_of_the_log_and_what_lies_unused(client: TestClient) -> None:

@@ -9,21 +9,26 @@ V1 = "/api/v1/setups/1"
 ONE = {"thing_id": 5, "minor": 1999, "on_day": "2026-05-01"}
 
 
+def purchases(page: Any) -> Any:
+    """Of the thing that one is added of."""
+    return next(row for row in page["rows"] if row["thing_id"] == 5)["purchases"]
+
+
 def test_a_purchase_is_kept_changed_and_taken_out(client: TestClient) -> None:
     before = client.get(f"{V1}/money").json()
     added = client.post(f"{V1}/money/purchases", json=ONE)
     assert added.status_code == 201, added.text
-    row = next(row for row in added.json()["rows"] if row["thing_id"] == 5)
-    (kept,) = row["purchases"]
+    (kept,) = purchases(added.json())
     url = f"{V1}/money/purchases/{kept['purchase_id']}"
-    changed = client.put(url, json=ONE | {"ended": "lost", "resale_minor": 500}).json()
+    client.patch(url, json={"fields": {"resale_minor": 500}})
+    changed = client.patch(url, json={"fields": {"ended": "lost"}}).json()
     wasted = before["wasted_minor"] + 1499
     assert changed["wasted_minor"] == wasted
     elsewhere = client.get("/api/v1/setups/2/money").json()
     assert elsewhere["wasted_minor"] == wasted, "it is its owner's, and no setup's"
     assert client.delete(url).json() == before
     assert client.delete(url).status_code == 404
-    assert client.put(url, json=ONE).status_code == 404
+    assert client.patch(url, json={"fields": {"minor": 1}}).status_code == 404
 
 
 @pytest.mark.parametrize(
@@ -42,6 +47,11 @@ def test_what_is_no_purchase_is_refused_by_its_field(
     answer = client.post(f"{V1}/money/purchases", json=ONE | wrong)
     assert answer.status_code == 422
     assert field in answer.text
+    (kept, *_) = purchases(client.post(f"{V1}/money/purchases", json=ONE).json())
+    answer = client.patch(f"{V1}/money/purchases/{kept['purchase_id']}", json={"fields": wrong})
+    assert answer.status_code == 422
+    assert field in answer.text
+    assert kept in purchases(client.get(f"{V1}/money").json())
 
 
 def test_budget_and_phases_are_the_setups_and_undone_with_it(client: TestClient) -> None:

@@ -127,9 +127,16 @@ def test_a_flare_past_its_date_stops_the_trip_and_the_calendar_is_saved(
     events = Calendar.from_ical(file.read_bytes()).walk("VEVENT")
     assert {str(event["SUMMARY"]) for event in events} >= {"flare", "PFD: vest float test"}
     printed = watched.get_by_label("Date printed on the boat, flare")
-    printed.fill("2090-05-01")
-    printed.blur()
+    done = watched.get_by_label("The boat, flare, last done")
+    with watched.expect_response(lambda one: "last_done" in (one.request.post_data or "")):
+        printed.fill("2090-05-01")
+        done.fill("2026-05-01")  # at once, before the first is answered
+        done.blur()
     expect(told).to_have_count(0)
+    watched.reload()
+    watched.get_by_text("Dates", exact=True).click()
+    expect(printed).to_have_value("2090-05-01")
+    expect(done).to_have_value("2026-05-01")
 
 
 def test_a_float_plan_is_kept_printed_alone_and_saved(

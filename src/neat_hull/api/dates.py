@@ -8,12 +8,13 @@ from fastapi import Response
 
 from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId, SetupState, state_of
+from neat_hull.editing.edits import ChangedFields, patched
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.dates import DatedItem, Dates, DatesPage
 from neat_hull.model.log_figures import CareRow
 from neat_hull.model.setup import require_day
 from neat_hull.store.connect import Connection, transaction
-from neat_hull.store.dates import add_date, change_date, drop_date
+from neat_hull.store.dates import add_date, change_date, drop_date, load_date
 from neat_hull.store.log import load_log
 from neat_hull.store.setups import load_setup, tick
 from neat_hull.subjects.dates.figures import dates
@@ -40,12 +41,13 @@ def add_dated(setup_id: SetupId, body: DatedItem, db: Db) -> SetupState:
         return _judged(db, setup_id)
 
 
-@router.put("/{dated_id}")
-def change_dated(setup_id: SetupId, dated_id: DatedId, body: DatedItem, db: Db) -> SetupState:
-    """As it now is."""
-    _require_days(body)
+@router.patch("/{dated_id}")
+def change_dated(setup_id: SetupId, dated_id: DatedId, body: ChangedFields, db: Db) -> SetupState:
+    """Fields of one, in the newest state."""
     with transaction(db):
-        change_date(db, dated_id, body)
+        item = patched(load_date(db, dated_id), body.fields, "date")
+        _require_days(item)
+        change_date(db, dated_id, item)
         return _judged(db, setup_id)
 
 

@@ -1,14 +1,12 @@
 """The page to leave with a person: kept here, printed or saved by the user, sent by nobody."""
 
 from fastapi import Response
-from pydantic import JsonValue
 
 from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.edits import patched
+from neat_hull.editing.edits import ChangedFields, patched
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.files.float_plan import missing, write_float_plan
-from neat_hull.model.base import Model
 from neat_hull.model.float_plan import FloatPlan, FloatPlanPage
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection, transaction
@@ -19,12 +17,6 @@ from neat_hull.subjects.sight.aboard import shown_and_heard
 router = routes("float plan", "/setups/{setup_id}/float-plan")
 
 
-class FloatPlanChange(Model):
-    """Fields that were changed; the others stay as they are by now."""
-
-    fields: dict[str, JsonValue]
-
-
 @router.get("")
 def float_plan(setup_id: SetupId, db: Db) -> FloatPlanPage:
     """As kept, and the page as it prints."""
@@ -32,7 +24,7 @@ def float_plan(setup_id: SetupId, db: Db) -> FloatPlanPage:
 
 
 @router.patch("")
-def change_float_plan(setup_id: SetupId, body: FloatPlanChange, db: Db) -> FloatPlanPage:
+def change_float_plan(setup_id: SetupId, body: ChangedFields, db: Db) -> FloatPlanPage:
     """Keep fields of it, in the newest state. No undo of a setup touches it."""
     with transaction(db):
         plan = patched(load_float_plan(db, setup_id), body.fields, "float_plan")

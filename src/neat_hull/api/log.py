@@ -1,15 +1,16 @@
 """The log: trips told on a phone, what they teach, care, and the log in and out as files."""
 
+from dataclasses import replace
 from datetime import date
 from typing import Annotated, Literal
 
 from fastapi import Path as PathParam
 from fastapi import Response
-from pydantic import Field, JsonValue
+from pydantic import Field
 
 from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
-from neat_hull.editing.edits import patched
+from neat_hull.editing.edits import ChangedFields, patched
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.editing.log import (
     boarded,
@@ -24,7 +25,7 @@ from neat_hull.files.log_csv import read_log_table, write_log_table
 from neat_hull.files.log_json import read_log, write_log
 from neat_hull.files.trip_text import read_trip_text
 from neat_hull.model.base import Model
-from neat_hull.model.log import CareDone, KeptTrip, TripEntry
+from neat_hull.model.log import KeptTrip, TripEntry
 from neat_hull.model.log_figures import Learned, LogImportRow, LogPage, TripAnswer
 from neat_hull.model.log_file import FileTrip
 from neat_hull.model.setup import Day, require_day
@@ -33,6 +34,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.log import (
     add_trip,
+    care_of,
     change_trip,
     drop_trip,
     keep_care,
@@ -58,12 +60,6 @@ class NewTrip(Model):
     sure: bool = False
 
 
-class TripChange(Model):
-    """Fields that were changed, marks and packs by item; the others stay as they are by now."""
-
-    fields: dict[str, JsonValue]
-
-
 class TripResult(Model):
     """Text that the page to take along gave back."""
 
@@ -72,9 +68,8 @@ class TripResult(Model):
 
 
 class CareChange(Model):
-    """How often something is looked after, all null for as is usual, and when it was last.
-
-    thing_id null: of the boat.
+    """What was changed of how often something is looked after, all null for as is usual, and of
+    when it was last; what is left out stays as it is by now. thing_id null: of the boat.
     """
 
     what: str = Field(min_length=1, max_length=80)
@@ -139,8 +134,8 @@ def logged(setup_id: SetupId, trip_id: TripId, db: Db) -> KeptTrip:
 
 
 @router.patch("/trips/{trip_id}")
-def change_logged(setup_id: SetupId, trip_id: TripId, body: TripChange, db: Db) -> LogPage:
-    """Fields of what is told of it, in the newest state."""
+def change_logged(setup_id: SetupId, trip_id: TripId, body: ChangedFields, db: Db) -> LogPage:
+    """Fields of what is told of it, marks and packs by item, in the newest state."""
     with transaction(db):
         trip = load_trip(db, trip_id)
         entry = patched(entry_of(trip), body.fields, "trip")
@@ -158,14 +153,15 @@ def drop_logged(setup_id: SetupId, trip_id: TripId, db: Db) -> LogPage:
     return log(setup_id, db)
 
 
-@router.put("/care")
+@router.patch("/care")
 def care(setup_id: SetupId, body: CareChange, db: Db) -> LogPage:
     """When something was looked after, and how often it is to be."""
     require_day("done_on", body.done_on)
     with transaction(db):
         require_thing(db, body.thing_id)
         boat_id = load_setup(db, setup_id).boat_id if body.thing_id is None else None
-        keep_care(db, CareDone(**body.model_dump(), boat_id=boat_id))
+        now = care_of(db, body.what, body.thing_id, boat_id)
+        keep_care(db, replace(now, **body.model_dump(exclude_unset=True)))
     return log(setup_id, db)
 
 

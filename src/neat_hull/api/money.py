@@ -6,6 +6,7 @@ from fastapi import Path as PathParam
 
 from neat_hull.api.routes import routes
 from neat_hull.api.state import Db, SetupId
+from neat_hull.editing.edits import ChangedFields, patched
 from neat_hull.editing.evaluations import EVALUATIONS
 from neat_hull.model.money import MoneyPage, Purchase
 from neat_hull.model.setup import require_day
@@ -16,6 +17,7 @@ from neat_hull.store.purchases import (
     change_purchase,
     drop_purchase,
     list_purchases,
+    load_purchase,
 )
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.log.learned import long_unused
@@ -43,12 +45,15 @@ def add_bought(setup_id: SetupId, body: Purchase, db: Db) -> MoneyPage:
     return money(setup_id, db)
 
 
-@router.put("/purchases/{purchase_id}")
-def change_bought(setup_id: SetupId, purchase_id: PurchaseId, body: Purchase, db: Db) -> MoneyPage:
-    """As it now is."""
-    require_day("on_day", body.on_day)
+@router.patch("/purchases/{purchase_id}")
+def change_bought(
+    setup_id: SetupId, purchase_id: PurchaseId, body: ChangedFields, db: Db
+) -> MoneyPage:
+    """Fields of one, in the newest state."""
     with transaction(db):
-        change_purchase(db, purchase_id, body)
+        one = patched(load_purchase(db, purchase_id), body.fields, "purchase")
+        require_day("on_day", one.on_day)
+        change_purchase(db, purchase_id, one)
     return money(setup_id, db)
 
 

@@ -123,6 +123,13 @@ def _patched(now: M, edit: Edit, without: frozenset[str] | set[str] = frozenset(
     return _validated(type(now), merged(row, fields), edit.what)
 
 
+class ChangedFields(Model):
+    """Fields that were changed of something kept beside setups; the others stay as they are by
+    now."""
+
+    fields: dict[str, JsonValue]
+
+
 def patched(now: M, fields: Mapping[str, JsonValue], what: str) -> M:
     """What is kept beside setups, with fields put in. Raises InputErrors, by `what`."""
     return _validated(type(now), merged(now.model_dump(mode="json"), fields), what)

@@ -26,11 +26,18 @@ def add_date(db: Connection, item: DatedItem) -> int:
     return dated_id
 
 
-def change_date(db: Connection, dated_id: int, item: DatedItem) -> None:
-    """Its new state, which a calendar takes by the sequence. Raises NotFoundError."""
-    require_thing(db, item.thing_id)
-    if not db.execute(SQL["change"], item.model_dump() | {"id": dated_id}).rowcount:
+def load_date(db: Connection, dated_id: int) -> DatedItem:
+    """One as it is kept. Raises NotFoundError."""
+    row = db.execute(SQL["one"], {"id": dated_id}).fetchone()
+    if row is None:
         raise NotFoundError(f"there is no date {dated_id}")
+    return DatedItem.model_validate(dict(row))
+
+
+def change_date(db: Connection, dated_id: int, item: DatedItem) -> None:
+    """Its new state, which a calendar takes by the sequence."""
+    require_thing(db, item.thing_id)
+    db.execute(SQL["change"], item.model_dump() | {"id": dated_id})
 
 
 def drop_date(db: Connection, dated_id: int) -> None:

@@ -3,6 +3,9 @@ SELECT id AS dated_id, thing_id, kind, due, every_months, last_done, sequence, u
   FROM dated
  ORDER BY id;
 
+-- name: one
+SELECT thing_id, kind, due, every_months, last_done, note FROM dated WHERE id = :id;
+
 -- name: add
 INSERT INTO dated (thing_id, kind, due, every_months, last_done, uid, note)
 VALUES (:thing_id, :kind, :due, :every_months, :last_done, :uid, :note);

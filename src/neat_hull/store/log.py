@@ -77,6 +77,14 @@ def list_care(db: Connection) -> list[CareDone]:
     return [CareDone(**dict(row)) for row in db.execute(SQL["care"])]
 
 
+def care_of(db: Connection, what: str, thing_id: int | None, boat_id: int | None) -> CareDone:
+    """What is kept of one; as is usual where nothing is."""
+    none = CareDone(what, thing_id, boat_id)
+    key = (what, thing_id, boat_id)
+    same = (one for one in list_care(db) if (one.what, one.thing_id, one.boat_id) == key)
+    return next(same, none)
+
+
 def keep_care(db: Connection, one: CareDone) -> None:
     """As it now is."""
     db.execute(SQL["put_care"], vars(one))

@@ -24,11 +24,18 @@ def add_purchase(db: Connection, one: Purchase) -> int:
     return purchase_id
 
 
-def change_purchase(db: Connection, purchase_id: int, one: Purchase) -> None:
-    """As it now is. Raises NotFoundError."""
-    require_thing(db, one.thing_id)
-    if not db.execute(SQL["change"], one.model_dump() | {"id": purchase_id}).rowcount:
+def load_purchase(db: Connection, purchase_id: int) -> Purchase:
+    """One as it is kept. Raises NotFoundError."""
+    row = db.execute(SQL["one"], {"id": purchase_id}).fetchone()
+    if row is None:
         raise NotFoundError(f"there is no purchase {purchase_id}")
+    return Purchase.model_validate(dict(row))
+
+
+def change_purchase(db: Connection, purchase_id: int, one: Purchase) -> None:
+    """As it now is."""
+    require_thing(db, one.thing_id)
+    db.execute(SQL["change"], one.model_dump() | {"id": purchase_id})
 
 
 def drop_purchase(db: Connection, purchase_id: int) -> None:

@@ -3,6 +3,9 @@ SELECT id AS purchase_id, thing_id, what, on_day, minor, resale_minor, ended
   FROM purchase
  ORDER BY on_day, id;
 
+-- name: one
+SELECT thing_id, what, on_day, minor, resale_minor, ended FROM purchase WHERE id = :id;
+
 -- name: add
 INSERT INTO purchase (thing_id, what, on_day, minor, resale_minor, ended)
 VALUES (:thing_id, :what, :on_day, :minor, :resale_minor, :ended);

@@ -600,11 +600,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /**
-         * Change Dated
-         * @description As it now is.
-         */
-        put: operations["change_dated"];
+        put?: never;
         post?: never;
         /**
          * Drop Dated
@@ -613,7 +609,11 @@ export interface paths {
         delete: operations["drop_dated"];
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Change Dated
+         * @description Fields of one, in the newest state.
+         */
+        patch: operations["change_dated"];
         trace?: never;
     };
     "/api/v1/setups/{setup_id}/day": {
@@ -1257,16 +1257,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /**
-         * Care
-         * @description When something was looked after, and how often it is to be.
-         */
-        put: operations["care"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Care
+         * @description When something was looked after, and how often it is to be.
+         */
+        patch: operations["care"];
         trace?: never;
     };
     "/api/v1/setups/{setup_id}/log/import": {
@@ -1432,7 +1432,7 @@ export interface paths {
         head?: never;
         /**
          * Change Logged
-         * @description Fields of what is told of it, in the newest state.
+         * @description Fields of what is told of it, marks and packs by item, in the newest state.
          */
         patch: operations["change_logged"];
         trace?: never;
@@ -1485,11 +1485,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /**
-         * Change Bought
-         * @description As it now is.
-         */
-        put: operations["change_bought"];
+        put?: never;
         post?: never;
         /**
          * Drop Bought
@@ -1498,7 +1494,11 @@ export interface paths {
         delete: operations["drop_bought"];
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Change Bought
+         * @description Fields of one, in the newest state.
+         */
+        patch: operations["change_bought"];
         trace?: never;
     };
     "/api/v1/setups/{setup_id}/move": {
@@ -3261,9 +3261,8 @@ export interface components {
         };
         /**
          * CareChange
-         * @description How often something is looked after, all null for as is usual, and when it was last.
-         *
-         *     thing_id null: of the boat.
+         * @description What was changed of how often something is looked after, all null for as is usual, and of
+         *     when it was last; what is left out stays as it is by now. thing_id null: of the boat.
          */
         CareChange: {
             /** Done On */
@@ -3501,6 +3500,17 @@ export interface components {
              * @default 0
              */
             slack_deg: number;
+        };
+        /**
+         * ChangedFields
+         * @description Fields that were changed of something kept beside setups; the others stay as they are by
+         *     now.
+         */
+        ChangedFields: {
+            /** Fields */
+            fields: {
+                [key: string]: components["schemas"]["JsonValue"];
+            };
         };
         /**
          * Charger
@@ -5282,16 +5292,6 @@ export interface components {
              * @default
              */
             whom: string;
-        };
-        /**
-         * FloatPlanChange
-         * @description Fields that were changed; the others stay as they are by now.
-         */
-        FloatPlanChange: {
-            /** Fields */
-            fields: {
-                [key: string]: components["schemas"]["JsonValue"];
-            };
         };
         /**
          * FloatPlanPage
@@ -10751,16 +10751,6 @@ export interface components {
             twin: components["schemas"]["TripRow"] | null;
         };
         /**
-         * TripChange
-         * @description Fields that were changed, marks and packs by item; the others stay as they are by now.
-         */
-        TripChange: {
-            /** Fields */
-            fields: {
-                [key: string]: components["schemas"]["JsonValue"];
-            };
-        };
-        /**
          * TripEntry
          * @description A trip as it is told afterwards: marks and packs by item.
          */
@@ -13295,7 +13285,7 @@ export interface operations {
             };
         };
     };
-    change_dated: {
+    drop_dated: {
         parameters: {
             query?: never;
             header?: never;
@@ -13305,11 +13295,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DatedItem"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description Successful Response */
             200: {
@@ -13349,7 +13335,7 @@ export interface operations {
             };
         };
     };
-    drop_dated: {
+    change_dated: {
         parameters: {
             query?: never;
             header?: never;
@@ -13359,7 +13345,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedFields"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -13974,7 +13964,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FloatPlanChange"];
+                "application/json": components["schemas"]["ChangedFields"];
             };
         };
         responses: {
@@ -15624,7 +15614,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TripChange"];
+                "application/json": components["schemas"]["ChangedFields"];
             };
         };
         responses: {
@@ -15768,7 +15758,7 @@ export interface operations {
             };
         };
     };
-    change_bought: {
+    drop_bought: {
         parameters: {
             query?: never;
             header?: never;
@@ -15778,11 +15768,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Purchase"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description Successful Response */
             200: {
@@ -15822,7 +15808,7 @@ export interface operations {
             };
         };
     };
-    drop_bought: {
+    change_bought: {
         parameters: {
             query?: never;
             header?: never;
@@ -15832,7 +15818,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedFields"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {

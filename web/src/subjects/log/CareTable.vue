@@ -29,23 +29,8 @@ const every = (row: Row) =>
     .join(' or ')
 const since = (row: Row) =>
   `${row.trips} trips${row.salt ? `, ${row.salt} on salt` : ''}, ${Math.round(row.hours)} h`
-function changed(row: Row, fields: Partial<Change>): void {
-  const own = row.usual
-    ? {}
-    : {
-        every_trips: row.every_trips,
-        every_salt: row.every_salt,
-        every_hours: row.every_hours,
-        every_months: row.every_months,
-      }
-  emit('change', {
-    what: row.what,
-    thing_id: row.thing_id,
-    done_on: row.done_on,
-    ...own,
-    ...fields,
-  })
-}
+const changed = (row: Row, fields: Partial<Change>) =>
+  emit('change', { what: row.what, thing_id: row.thing_id, ...fields })
 const fresh = (): Change => ({ what: '', thing_id: null, every_trips: null, every_months: null })
 const next = reactive(fresh())
 function add(): void {

@@ -83,7 +83,7 @@ async function save(sure: boolean): Promise<void> {
       const patch = patchOf(toldOf(props.trip), { ...entry, marks: allMarks(props.trip, entry) })
       if (!patch) return discard()
       const params = { path: { ...path, trip_id: props.trip.trip_id } }
-      const body = { fields: patch.fields as Schemas['TripChange']['fields'] }
+      const body = { fields: patch.fields as Schemas['ChangedFields']['fields'] }
       done(await ask(api.PATCH('/api/v1/setups/{setup_id}/log/trips/{trip_id}', { params, body })))
       return
     }

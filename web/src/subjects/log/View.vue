@@ -66,7 +66,7 @@ function kept(now: Schemas['LogPage']): void {
 const look_after = (body: Schemas['CareChange']) =>
   page.put(() =>
     ask(
-      api.PUT('/api/v1/setups/{setup_id}/log/care', {
+      api.PATCH('/api/v1/setups/{setup_id}/log/care', {
         params: { path: { setup_id: store.kept!.setup_id } },
         body,
       }),

@@ -56,18 +56,15 @@ const add = (body: Purchase) =>
     ask(api.POST('/api/v1/setups/{setup_id}/money/purchases', { params: { path: path() }, body })),
   )
 const one = (row: Kept) => ({ path: { ...path(), purchase_id: row.purchase_id } })
-const change = (row: Kept, fields: Partial<Purchase>) => {
-  const { thing_id, what, on_day, minor, resale_minor, ended } = row
-  const body = { thing_id, what, on_day, minor, resale_minor, ended, ...fields }
-  return page.put(() =>
+const change = (row: Kept, fields: Partial<Purchase>) =>
+  page.put(() =>
     ask(
-      api.PUT('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', {
+      api.PATCH('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', {
         params: one(row),
-        body,
+        body: { fields },
       }),
     ),
   )
-}
 const drop = (row: Kept) =>
   page.put(() =>
     ask(

@@ -67,10 +67,9 @@ const pathOf = (row: Row) => ({
   path: { setup_id: setup_id.value, dated_id: row.dated.dated_id },
 })
 function change(row: Row, fields: Partial<Item>): Promise<boolean> {
-  const { thing_id, kind, due, every_months, last_done, note } = row.dated
-  const body = { thing_id, kind, due, every_months, last_done, note, ...fields }
+  const body = { fields }
   return kept(() =>
-    ask(api.PUT('/api/v1/setups/{setup_id}/dates/{dated_id}', { params: pathOf(row), body })),
+    ask(api.PATCH('/api/v1/setups/{setup_id}/dates/{dated_id}', { params: pathOf(row), body })),
   )
 }
 const drop = (row: Row) =>
