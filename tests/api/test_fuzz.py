@@ -16,14 +16,16 @@ from tests.servers import loaded
 from neat_hull.api.app import create_api
 from neat_hull.api.front import front
 
+
 # By day each operation is asked what is drawn at random. By night, some 15,000 requests in all,
 # each limit of its fields as well.
-SOME, FEW = (
-    settings(max_examples=200 if NIGHTLY else by_day, deadline=None, derandomize=not NIGHTLY,
-             suppress_health_check=list(HealthCheck),
-             phases=list(Phase) if NIGHTLY else [Phase.generate])
-    for by_day in (6, 2)
-)  # fmt: skip
+def drawn(by_day: int) -> settings:
+    """How much is asked of an operation."""
+    return settings(max_examples=200 if NIGHTLY else by_day, deadline=None,
+                    derandomize=not NIGHTLY, suppress_health_check=list(HealthCheck),
+                    phases=list(Phase) if NIGHTLY else [Phase.generate])  # fmt: skip
+
+
 # What is asked of each operation is made up when it is asked: for all at once, and in each worker,
 # that takes longer than the asking. In parts, so that both workers have some.
 PARTS = 10
@@ -58,8 +60,8 @@ def asked(mine: list[tuple[str, str]], often: settings) -> Callable[..., None]:
 
 _MOST = [one for one in VERBS if one not in SOUGHT]
 for _n in range(PARTS):
-    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_MOST[_n::PARTS], SOME)
-test_no_answer_of_a_search_is_an_error_of_ours = asked(SOUGHT, FEW)
+    globals()[f"test_no_answer_is_an_error_of_ours_{_n}"] = asked(_MOST[_n::PARTS], drawn(6))
+test_no_answer_of_a_search_is_an_error_of_ours = asked(SOUGHT, drawn(2))
 
 
 def test_every_operation_is_asked(everything: Any) -> None:

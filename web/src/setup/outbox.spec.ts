@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import { Offline, Refusal } from '@/api/client'
 import { useOutbox, type Call, type Held } from './outbox'
-import { StorageStub } from './storage.stub'
+import { stubBrowser, type StorageStub } from './browser.stub'
 
 const refusal = (status: number) =>
   new Refusal({
@@ -41,12 +41,8 @@ const labels = (some: readonly Held[]) => some.map((one) => one.label)
 describe('a change on its way', () => {
   let local: StorageStub
   beforeEach(() => {
-    local = new StorageStub()
+    local = stubBrowser()
     vi.useFakeTimers()
-    vi.stubGlobal('localStorage', local)
-    vi.stubGlobal('sessionStorage', new StorageStub())
-    vi.stubGlobal('window', new EventTarget())
-    vi.stubGlobal('navigator', {}) // without locks each tab keeps to what is its own
   })
   afterEach(() => {
     vi.unstubAllGlobals()

@@ -2,7 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import type { Place, SetupState } from '@/api/client'
-import { StorageStub } from './storage.stub'
+import { stubBrowser } from './browser.stub'
 
 // Without a page an address has to be whole; the client takes what there is when it is loaded.
 const Plain = globalThis.Request
@@ -67,9 +67,7 @@ function server() {
 
 /** The store with that setup open. */
 export async function opened() {
-  for (const name of ['localStorage', 'sessionStorage']) vi.stubGlobal(name, new StorageStub())
-  vi.stubGlobal('window', new EventTarget())
-  vi.stubGlobal('navigator', {}) // without locks each tab keeps to what is its own
+  stubBrowser()
   setActivePinia(createPinia())
   const there = server()
   const { useSetup } = await import('./useSetup')

@@ -105,7 +105,7 @@ def loft(hull: Hull, spans_per_length: int = SPANS_PER_LENGTH) -> Lattice:
 
     y0, z0, y1, z1, x, weight, group_of = _section_edges(hull, spans_per_length, group)
     weights = np.where(group_of[:, None] == np.arange(len(groups)), weight[:, None], 0.0)
-    needs = np.array([[i in group for i in range(len(hull.wells))] for group in groups], np.bool_)
+    needs = np.array([[i in one for i in range(len(hull.wells))] for one in groups], np.bool_)
     return Lattice(
         x,
         np.stack((y0, y1)),

@@ -66,21 +66,25 @@ class FloatingHull:
     @cached_property
     def level_m3(self) -> Array:
         """(t, 16) m³: the volumes under the levels."""
-        turned = self.some_turned(FULL_RAD.searchsorted(self.table_rad))
-        flat, counted = np.zeros_like(self.table_rad), self._dry(len(self.table_rad))
-        under = [turned.immerse(h_m, flat, counted).v_m3 for h_m in self.level_m.T]
-        return np.stack(under, axis=1)
+        upright, heeled_rad = self.upright_rows[:, 0], self.table_rad[1:]
+        turned, flat = (
+            self.some_turned(FULL_RAD.searchsorted(heeled_rad)),
+            np.zeros_like(heeled_rad),
+        )
+        counted = self.lattice.counted(self.dry(len(heeled_rad)))
+        under = [turned.immerse(h_m, flat, counted).v_m3 for h_m in self.level_m[1:].T]
+        return np.vstack((upright, np.stack(under, axis=1)))
 
     @cached_property
     def upright_rows(self) -> Array:
         """(16, 6): all integrals of `Immersion` under the levels upright."""
-        turned, flat, counted = self.upright(), np.zeros(1), self._dry(1)
+        turned, flat, counted = self.upright(), np.zeros(1), self.lattice.counted(self.dry(1))
         under = [turned.immerse(h_m, flat, counted).each for h_m in self.level_m[0][:, None]]
         return np.array(under)[:, :, 0]
 
-    def _dry(self, count: int) -> Array:
-        """What counts while no well has flooded, (count, g)."""
-        return self.lattice.counted(np.repeat(self.drains[None, :], count, axis=0))
+    def dry(self, count: int) -> Flags:
+        """(count, w): wells that do not lift in as many attitudes while none has flooded."""
+        return np.repeat(self.drains[None, :], count, axis=0)
 
     @cached_property
     def waterplanes(self) -> Lattice:
@@ -190,9 +194,8 @@ class Attitude:
     def height_over_water_m(self, points_m: Array) -> Array:
         """(k, n) m: how far points (n, 3) stand off the water plane; negative under it."""
         normal = np.array([self.tau, np.sin(self.heel_rad), np.cos(self.heel_rad)])
-        over: Array = (normal.T @ points_m.T - self.h_m[:, None]) / np.sqrt(1 + self.tau**2)[
-            :, None
-        ]
+        stretch = np.sqrt(1 + self.tau**2)[:, None]
+        over: Array = (normal.T @ points_m.T - self.h_m[:, None]) / stretch
         return over
 
 

@@ -48,7 +48,7 @@ def rest_at_heels(
     `near` is the same boat at the same heels under much the same load: a start for the search.
     """
     problem = Problem(floating, volume_m3, centre_m)
-    lost = np.repeat(floating.drains[None, :], len(heel_rad), axis=0)
+    lost = floating.dry(len(heel_rad))
     if len(heel_rad) == 1:
         return _rest_at_heel(problem, heel_rad, lost, trim_hint_rad)
     tau = np.tan(trim_hint_rad) * np.cos(heel_rad)
@@ -75,7 +75,7 @@ def rest_of_each(
     the same loads; without it at `near`, the boat at a row of heels about these.
     """
     heel_rad = FULL_RAD[at]
-    lost = np.repeat(floating.drains[None, :], len(at), axis=0)
+    lost = floating.dry(len(at))
     known, rows = None, np.flatnonzero(near.floats)
     if start is not None and start.floats.all() and (start.lost == lost).all():
         h_m, tau, known = start.h_m, start.tau, start.immersion

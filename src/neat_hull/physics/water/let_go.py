@@ -16,9 +16,9 @@ from neat_hull.physics.water.immersion import Immersion, Sideways, immersed
 
 _HEEL_STEP_RAD = np.radians(6.0)
 _CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
-_LEAST_RAD = 1e-4
-_SCANNED_AT_ONCE = 8
 _SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
+_SCANNED_AT_ONCE = 8
+_LEAST_RAD = 1e-4  # upright itself, where a boat may balance and yet go over, is not looked at
 
 
 def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:

@@ -112,7 +112,8 @@ def turns(case: DayCase, clock: Clock) -> list[Instant]:
 
 def instants(case: DayCase, clock: Clock) -> list[Instant]:
     """Where the day turns, and steps between."""
-    found, at = turns(case, clock), knots(case, clock)
+    found = turns(case, clock)
+    at = {one.h for one in found}
     step, count = case.day.step_min / 60, 1
     while (h := clock.bounds[0] + count * step) < clock.end - SAME_H:
         if all(abs(h - knot) > SAME_H for knot in at):

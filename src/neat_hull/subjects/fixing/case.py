@@ -4,8 +4,10 @@ from dataclasses import asdict
 from typing import Any
 
 from neat_hull.model.mount_case import CaseMount, MountCase
-from neat_hull.subjects.fixing.holding import Held, Loading, Mounted, plate_side_needed_m
+from neat_hull.subjects.fixing.bending import plate_side_needed_m
+from neat_hull.subjects.fixing.holding import Held, Mounted
 from neat_hull.subjects.fixing.holes import holes
+from neat_hull.subjects.fixing.loading import Loading
 from neat_hull.subjects.fixing.order import Task, ordered
 from neat_hull.subjects.fixing.requiring import require_case
 
@@ -34,7 +36,7 @@ def _mount(one: CaseMount) -> Row:
         "least": min(each.least for each in held),
         "worst_tilt_deg": max(each.tilt_deg for each in held),
         "plate_side_needed_m": plate_side_needed_m(
-            mounted, loads, one.tilt_limit_deg, one.plate_to_try
+            mounted.base, loads, one.tilt_limit_deg, one.plate_to_try
         ),
     }
 

@@ -9,8 +9,9 @@ from neat_hull.physics.fixing.panel import sheet
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK
 from neat_hull.subjects.fixing import typical
+from neat_hull.subjects.fixing.bending import MM, MPA
 from neat_hull.subjects.fixing.figures import Judged, checks_of, judged, verdict_of
-from neat_hull.subjects.fixing.holding import MM, MOST, MPA
+from neat_hull.subjects.fixing.holding import MOST
 
 _SURE = (
     "A flat panel with small deflections: real decks are curved and stiffer, so this is the bad "

@@ -33,7 +33,9 @@ from neat_hull.model.thing import Thing
 from neat_hull.physics.fixing.panel import Edge
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
-from neat_hull.subjects.fixing.holding import MM, Loading, Mounted
+from neat_hull.subjects.fixing.bending import MM
+from neat_hull.subjects.fixing.holding import Mounted
+from neat_hull.subjects.fixing.loading import Loading
 from neat_hull.subjects.fixing.walls import radius_m, skins_mm
 
 BaseShape = Literal["rect", "round"]

@@ -9,8 +9,8 @@ from neat_hull.model.boat import Fitting, Track
 from neat_hull.model.fixing import FastenBy, Mount, Region
 from neat_hull.model.place import OnFitting, Place
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.subjects.fixing.holding import Loading
 from neat_hull.subjects.fixing.joining import DRILLED, Geometry, geometry_of, play_deg
+from neat_hull.subjects.fixing.loading import Loading
 from neat_hull.subjects.fixing.pulling import carried, fitting_pulls, pulls_at
 from neat_hull.subjects.fixing.walls import region_at
 

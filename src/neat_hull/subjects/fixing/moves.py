@@ -10,8 +10,8 @@ from neat_hull.model.said import Said
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.subject import Tries, Work, named_in
 from neat_hull.subjects.fixing import typical
+from neat_hull.subjects.fixing.bending import plate_side_needed_m
 from neat_hull.subjects.fixing.figures import Judged, judged, wobble_key
-from neat_hull.subjects.fixing.holding import plate_side_needed_m
 from neat_hull.subjects.fixing.joining import DRILLED, mounted
 from neat_hull.subjects.fixing.pulling import held_out_m
 from neat_hull.subjects.fixing.rules import hole_part, mount_part
@@ -57,7 +57,7 @@ def plate_needed_m(ev: Evaluated, one: Judged) -> float | None:
     return ev.again(
         ("plate needed", fix.key),
         one,
-        lambda: plate_side_needed_m(mounted(fix.geometry), fix.situations, limit, stuff),
+        lambda: plate_side_needed_m(mounted(fix.geometry).base, fix.situations, limit, stuff),
     )
 
 

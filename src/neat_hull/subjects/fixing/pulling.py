@@ -12,7 +12,7 @@ from neat_hull.model.thing import Thing
 from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
-from neat_hull.subjects.fixing.holding import Loading
+from neat_hull.subjects.fixing.loading import Loading
 
 
 def carried(ev: Evaluated, thing_id: int) -> Iterator[int]:

@@ -12,7 +12,7 @@ from neat_hull.physics.fixing.panel import Edge, sheet, tilting
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.subjects.fixing import typical
-from neat_hull.subjects.fixing.holding import DISC_ACROSS, DISC_ALONG, MM, MPA
+from neat_hull.subjects.fixing.bending import DISC_ACROSS, DISC_ALONG, MM, MPA
 
 SIDE_SHARE = 0.72  # of the half-breadth: outboard of it lies the side deck
 
