@@ -134,6 +134,49 @@ def test_arrows_pressed_during_a_save_all_count(bench: Page, server: Server) -> 
     until(bench, lambda: stands_at(server, CRATE) == there)
 
 
+def test_undo_is_of_the_arrow_pressed_just_before(bench: Page, server: Server) -> None:
+    bench.locator(f'[data-aboard="{CRATE}"]').focus()
+    before = stands_at(server, CRATE)
+    bench.keyboard.press("ArrowLeft")
+    there = pytest.approx(before + 0.01)
+    until(bench, lambda: stands_at(server, CRATE) == there)
+    saved(bench)
+    bench.keyboard.press("ArrowLeft")
+    bench.get_by_test_id("undo").click()  # within the moment that keys are gathered in
+    expect(bench.get_by_test_id("redo")).to_be_enabled()
+    saved(bench)
+    assert stands_at(server, CRATE) == there
+
+
+def test_what_is_typed_while_an_undo_is_on_its_way_is_no_quarrel(
+    gear: Page, server: Server
+) -> None:
+    slow(gear, 700, "[data-gear]")
+    mass = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
+    mass.fill("5.25")
+    mass.press("Tab")
+    saved(gear)
+    gear.get_by_test_id("undo").click()
+    mass.fill("6.25")
+    mass.press("Tab")
+    saved(gear)
+    assert kept(server)["things"][str(CRATE)]["mass_kg"] == 6.25
+    expect(gear.get_by_test_id("unsent")).to_have_count(0)
+
+
+def test_what_is_typed_right_after_what_is_refused_is_kept(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/day")
+    slow(watched, 700, '[data-testid="phase-hours-2"]')
+    watched.get_by_test_id("phase-hours-1").fill("100")
+    watched.get_by_test_id("phase-hours-1").press("Tab")
+    watched.get_by_test_id("phase-hours-2").fill("2.5")
+    watched.get_by_test_id("phase-hours-2").press("Tab")
+    before = [phase["hours"] for phase in kept(server)["outing"]["phases"]]
+    saved(watched)
+    phases = kept(server)["outing"]["phases"]
+    assert [phase["hours"] for phase in phases] == [*before[:2], 2.5, *before[3:]]
+
+
 def test_what_is_changed_offline_is_listed_kept_over_a_reload_and_sent(
     gear: Page, server: Server
 ) -> None:
@@ -150,6 +193,31 @@ def test_what_is_changed_offline_is_listed_kept_over_a_reload_and_sent(
     until(gear, lambda: kept(server)["things"][str(SEAT)]["mass_kg"] == 4.5)
     assert kept(server)["things"][str(CRATE)]["mass_kg"] == 5.5
     expect(gear.get_by_test_id("banner")).to_have_count(0)
+
+
+@pytest.mark.parametrize("how", ["by itself", "at once"])
+def test_a_page_that_nobody_answered_comes_when_the_server_is_back(
+    gear: Page, server: Server, how: str
+) -> None:
+    gear.route("**/api/v1/**", lambda route: route.abort())
+    gear.reload()
+    expect(gear.get_by_test_id("banner")).to_contain_text("Your boats come as soon as it is back")
+    gear.unroute("**/api/v1/**")
+    if how == "at once":
+        gear.get_by_test_id("banner-again").click()
+    gear.locator(f'[data-gear="{CRATE}"]').wait_for()
+    expect(gear.get_by_test_id("banner")).to_have_count(0)
+
+
+def test_a_screen_that_nobody_answered_comes_when_the_server_is_back(
+    watched: Page, server: Server
+) -> None:
+    watched.route("**/api/v1/setups/1/afloat", lambda route: route.abort())
+    watched.goto(f"{server.url}/afloat")
+    expect(watched.get_by_text("The server cannot be reached.")).to_have_count(1)
+    watched.unroute("**/api/v1/setups/1/afloat")
+    watched.get_by_test_id("righting-chart").wait_for()
+    expect(watched.get_by_text("The server cannot be reached.")).to_have_count(0)
 
 
 def test_what_a_closed_tab_left_is_sent_by_the_next(gear: Page, server: Server) -> None:

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The frame: which setup, which screen, saved or not, units and light. */
 import { useEventListener, useTimeout } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import HistoryDrawer from '@/setup/HistoryDrawer.vue'
 import SetupsDialog from '@/setup/SetupsDialog.vue'
@@ -25,8 +25,11 @@ const slow = useTimeout(WAITED_MS)
 onMounted(async () => {
   await store.open()
   loaded.value = true
-  if (!store.kept && !store.lost) await router.replace('/start')
 })
+watch(
+  () => loaded.value && !store.kept && !store.lost,
+  (none) => none && void router.replace('/start'),
+)
 // What is under way is sent after a reload too; but nobody has to count on that.
 useEventListener(window, 'pagehide', settleAll)
 useEventListener(window, 'beforeunload', (event) => {

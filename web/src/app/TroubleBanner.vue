@@ -21,11 +21,14 @@ const now = (one: Held): string => {
 const lost = computed(() => {
   if (store.lost instanceof Refusal) {
     const why = store.lost.message.replace(/\.$/, '')
+    if (!store.kept) return `Your boats cannot be read for now: ${why}.`
     return `Not saved: ${why}. Your changes are kept here, and sent again in a moment:`
   }
-  return waiting.value.length
-    ? 'The server cannot be reached. Your changes are kept here, and sent when it is back:'
-    : 'The server cannot be reached. What you see is the last that was saved.'
+  if (waiting.value.length)
+    return 'The server cannot be reached. Your changes are kept here, and sent when it is back:'
+  return store.kept
+    ? 'The server cannot be reached. What you see is the last that was saved.'
+    : 'The server cannot be reached. Your boats come as soon as it is back.'
 })
 const refusal = computed(() => {
   const problem = store.refusal?.problem
@@ -45,7 +48,7 @@ const refusal = computed(() => {
   >
     <template v-if="store.lost">
       <span>{{ lost }}</span>
-      <el-button size="small" type="primary" data-testid="banner-again" @click="store.sendNow()"
+      <el-button size="small" type="primary" data-testid="banner-again" @click="store.open()"
         >Try now</el-button
       >
       <ul v-if="waiting.length" class="wide" data-testid="unsent">

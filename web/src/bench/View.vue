@@ -169,7 +169,6 @@ const { thingKey } = useBenchKeys({
   mark,
   markAll,
   nudge,
-  settle,
   focusSelected,
   on: {
     '/': () => lists.value?.focusSearch(),

@@ -23,7 +23,6 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
     marked.value.size > 1 ? [...marked.value] : selected.value === null ? [] : [selected.value]
 
   function ashore(ids: number[]): void {
-    settle()
     const aboard = ids.filter((id) => store.keptPlace(id))
     if (aboard.length === 1) void store.takeAshore(aboard[0]!)
     else if (aboard.length)
@@ -42,7 +41,6 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
   ): void {
     const ids = chosen()
     const set = !ids.every((id) => on(store.places.get(id)!))
-    settle()
     void store.putPlaces(
       set ? verbs[0] : verbs[1],
       ids.map((id) => [id, to(store.places.get(id)!, set)]),
@@ -79,7 +77,6 @@ export function useBenchActs({ store, selected, marked, settle, rowOf, clear }: 
     const swapped = [...among]
     swapped.splice(at, 1)
     swapped.splice(at + by, 0, id)
-    settle()
     void store.putPlaces(
       'Reorder',
       swapped.map((one, order) => [one, { ...store.places.get(one)!, order }]),

@@ -27,8 +27,6 @@ interface Bench {
   mark: (id: number) => void
   markAll: () => void
   nudge: (moves: Moves) => void
-  /** keep what the keys have moved so far */
-  settle: () => void
   focusSelected: () => Promise<void>
   on: Record<string, () => void>
 }
@@ -92,10 +90,8 @@ export function useBenchKeys(bench: Bench) {
   /** With Ctrl or the like held; tells whether it was ours. */
   function withControl(event: KeyboardEvent): boolean {
     const key = event.key.toLowerCase()
-    if (key === 'z') {
-      bench.settle()
-      void store.step(event.shiftKey ? 'redo' : 'undo')
-    } else if (key === 'a') bench.markAll()
+    if (key === 'z') void store.step(event.shiftKey ? 'redo' : 'undo')
+    else if (key === 'a') bench.markAll()
     else return false
     return true
   }

@@ -1,6 +1,6 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { Offline } from '@/api/client'
-import { useAsked } from './useAsked'
+import { AGAIN_MS, useAsked } from './useAsked'
 
 /** A question that is answered when it is told to be. */
 function question<T>(): { ask: () => Promise<T>; answer: (value: T) => void } {
@@ -40,5 +40,26 @@ describe('asking', () => {
       throw new Offline('gone')
     })
     expect([asked.answer.value, asked.trouble.value]).toEqual(['known', 'gone'])
+  })
+
+  it('is put again where nobody answered, until somebody does or it is forgotten', async () => {
+    vi.useFakeTimers()
+    const asked = useAsked<string>()
+    let gone = 2
+    const question = vi.fn(async () => {
+      if (gone-- > 0) throw new Offline('gone')
+      return 'there'
+    })
+    await asked.put(question)
+    await vi.advanceTimersByTimeAsync(2 * AGAIN_MS)
+    expect([asked.answer.value, asked.trouble.value]).toEqual(['there', ''])
+    await vi.advanceTimersByTimeAsync(2 * AGAIN_MS)
+    expect(question).toHaveBeenCalledTimes(3)
+    gone = 9
+    await asked.put(question)
+    asked.forget()
+    await vi.advanceTimersByTimeAsync(2 * AGAIN_MS)
+    expect(question).toHaveBeenCalledTimes(4)
+    vi.useRealTimers()
   })
 })

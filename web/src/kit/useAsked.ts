@@ -1,9 +1,11 @@
 /**
  * A question to the server whose newest asking alone is answered: of two answers under way the older
- * one never comes last, and none comes after it was forgotten.
+ * one never comes last, and none comes after it was forgotten. Where nobody answers at all, it is put
+ * again until somebody does.
  */
 import {
   computed,
+  onScopeDispose,
   readonly,
   ref,
   shallowRef,
@@ -12,6 +14,9 @@ import {
   type ShallowRef,
 } from 'vue'
 import { Offline, Refusal } from '@/api/client'
+
+/** After so long whoever was not answered is asked again. */
+export const AGAIN_MS = 2000
 
 export interface Asked<T> {
   /** the newest answer; null before the first, and after `forget` */
@@ -36,9 +41,11 @@ export function useAsked<T>(): Asked<T> {
   const held = computed(() => busy.value || trouble.value !== '')
   const refusal = shallowRef<Refusal | null>(null)
   let newest = 0
+  let again: ReturnType<typeof setTimeout> | undefined
 
   async function put(question: () => Promise<T>): Promise<boolean> {
     const mine = ++newest
+    clearTimeout(again)
     busy.value = true
     try {
       const found = await question()
@@ -52,6 +59,7 @@ export function useAsked<T>(): Asked<T> {
       if (mine === newest) {
         trouble.value = error.message
         refusal.value = error instanceof Refusal ? error : null
+        if (error instanceof Offline) again = setTimeout(() => void put(question), AGAIN_MS)
       }
       return false
     } finally {
@@ -61,11 +69,14 @@ export function useAsked<T>(): Asked<T> {
 
   function forget(): void {
     newest += 1
+    clearTimeout(again)
     answer.value = null
     busy.value = false
     trouble.value = ''
     refusal.value = null
   }
+
+  onScopeDispose(() => clearTimeout(again), true)
 
   return { answer, busy: readonly(busy), trouble: readonly(trouble), held, refusal, put, forget }
 }

@@ -31,6 +31,13 @@ function edited(setup: SetupState['setup'], edit: Edit): SetupState['setup'] {
   return { ...setup, [edit.what]: merged(setup[edit.what], fields) }
 }
 
+/** The row of a setup that an edit is of. */
+export function rowOf(setup: Setup, { what, id }: Edit): unknown {
+  if (what === 'setup') return setup
+  if (what === 'boat' || what === 'angler') return setup[what]
+  return (what === 'thing' ? setup.things : setup.places)[String(id)]
+}
+
 /** Rows that a change made null are gone, as they will be when the server has confirmed it. */
 function withoutGone<T extends object>(setup: T, fields: Fields): T {
   const now = { ...setup } as Record<string, Fields>

@@ -106,4 +106,14 @@ describe('a change on its way', () => {
     expect(labels(sent)).toEqual(['first', 'second'])
     expect(entries.value).toEqual([])
   })
+
+  it('counts from what stood before the one that was refused', async () => {
+    const { put, sent } = tab([refusal(422)])
+    const third: Call = {
+      edits: [{ what: 'place', id: 7, fields: { x_m: 3 }, was: { x_m: -2 } }],
+    }
+    await Promise.all([put(1, 'first', edit(-2)), put(1, 'second', third), put(2, 'other', third)])
+    expect(sent[1]!.call).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 1 } }] })
+    expect(sent[2]!.call).toEqual(third)
+  })
 })

@@ -8,6 +8,8 @@ import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
 import { Offline, Refusal, type Schemas } from '@/api/client'
 import { newToken } from '@/kit/token'
+import { AGAIN_MS } from '@/kit/useAsked'
+import { rebased, rebasedFields } from './patch'
 
 export type Edit = Schemas['Edit']
 export type Call =
@@ -33,7 +35,6 @@ export interface Outcome {
   lost: (why: Offline | Refusal | null) => void
 }
 
-const AGAIN_MS = 2000
 const PREFIX = 'neat-hull-unsent-'
 const TAB = 'neat-hull-tab'
 const RELOADED_MS = 1000 // a page that is loaded again has let go of its lock by then
@@ -81,6 +82,36 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     void send()
   }
 
+  /** Those that wait were made over what stood in a row; now something else stands there. */
+  function rebase(setup_id: number, row: (edit: Edit) => { from: unknown; to: unknown } | null) {
+    const over = (edit: Edit): Edit => {
+      const stands = row(edit)
+      if (!stands || !edit.fields || !edit.was) return edit
+      const { from, to } = stands
+      return {
+        ...edit,
+        fields: rebasedFields(edit.fields, from, to) as Edit['fields'],
+        was: rebased(edit.was, from, to) as Edit['was'],
+      }
+    }
+    entries.value = entries.value.map((one) =>
+      one.setup_id === setup_id && !one.overtaken && 'edits' in one.call
+        ? { ...one, call: { ...one.call, edits: one.call.edits.map(over) } }
+        : one,
+    )
+  }
+
+  /** What was refused has never stood there. */
+  function without({ setup_id, call }: Held): void {
+    if (!('edits' in call)) return
+    for (const gone of call.edits)
+      rebase(setup_id, ({ what, id }) =>
+        what === gone.what && id === gone.id && gone.fields && gone.was
+          ? { from: gone.fields, to: gone.was }
+          : null,
+      )
+  }
+
   async function send(): Promise<void> {
     if (sending) return
     sending = true
@@ -110,6 +141,7 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
             answer(next.key, false)
           } else {
             drop(next.key)
+            without(next)
             refused(next, error)
           }
         }
@@ -130,7 +162,7 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     },
   )
 
-  return { entries, waiting, put, drop, insist, send }
+  return { entries, waiting, put, drop, insist, rebase, send }
 }
 
 interface Place {

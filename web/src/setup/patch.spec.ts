@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { merged, patchOf } from './patch'
+import { merged, patchOf, rebased, rebasedFields } from './patch'
 
 const place = { x_m: 1, z_m: null as number | null, on: null as object | null, group: 0 }
 const thing = {
@@ -47,5 +47,29 @@ describe('what was changed', () => {
     [{ ...place, x_m: 2, group: 3 }],
   ])('leads from the one to the other: %j', (after) => {
     expect(merged(place, patchOf(place, after)!.fields)).toEqual(after)
+  })
+})
+
+describe('what was made over something that never came to be', () => {
+  const from = { a: 9, on: { kind: 'well', name: 'Tank' }, phases: [{ h: 99, air: 20 }, { h: 2 }] }
+  const to = { a: 1, on: { kind: 'well', name: 'Bow' }, phases: [{ h: 4, air: 20 }, { h: 2 }] }
+
+  it('was as it is in its place', () => {
+    expect(rebased({ a: 9, b: 5 }, from, to)).toEqual({ a: 1, b: 5 })
+    expect(rebased({ a: 8 }, from, to)).toEqual({ a: 8 })
+    expect(rebased({ on: { name: 'Tank' } }, from, to)).toEqual({ on: { name: 'Bow' } })
+    expect(rebased({ a: 9 }, from, {})).toEqual({ a: null })
+  })
+
+  it('stays as it was where another kind of thing stands there', () => {
+    const deck = { ...to, on: { kind: 'deck', name: 'Bow' } }
+    expect(rebased({ on: { name: 'Tank' } }, from, deck)).toEqual({ on: { name: 'Tank' } })
+  })
+
+  it('keeps what was changed of a list, and no more of it', () => {
+    const mine = { a: 9, phases: [{ h: 99, air: 25 }, { h: 3 }] }
+    expect(rebasedFields(mine, from, to)).toEqual({ a: 9, phases: [{ h: 4, air: 25 }, { h: 3 }] })
+    const shorter = { phases: [{ h: 2 }] }
+    expect(rebasedFields(shorter, from, to)).toEqual(shorter)
   })
 })

@@ -47,6 +47,34 @@ export function merged<T extends object>(row: T, fields: Fields): T {
   return now as T
 }
 
+/** Something made over `from`, now that `to` stands there in its place: what it has of the one, it
+ * has of the other, element by element where lists are as long. */
+export function rebased(mine: unknown, from: unknown, to: unknown): unknown {
+  if (equal(mine, from)) return to ?? null
+  return inside(mine, from, to, rebased)
+}
+
+/** The same for fields that were changed: only the rest of a list, which goes in whole, is of what
+ * it was made over. */
+export function rebasedFields(mine: unknown, from: unknown, to: unknown): unknown {
+  if (Array.isArray(mine)) return equal(mine, from) ? mine : rebased(mine, from, to)
+  return inside(mine, from, to, rebasedFields)
+}
+
+function inside(mine: unknown, from: unknown, to: unknown, part: typeof rebased): unknown {
+  if (Array.isArray(mine) && Array.isArray(from) && Array.isArray(to))
+    return mine.length === from.length && mine.length === to.length
+      ? mine.map((one, i) => part(one, from[i], to[i]))
+      : mine
+  if (!isObject(mine) || !isObject(from) || !isObject(to) || !alike(from, to)) return mine
+  return Object.fromEntries(
+    Object.entries(mine).map(([key, one]) => [
+      key,
+      key in from ? part(one, from[key], to[key]) : one,
+    ]),
+  )
+}
+
 /** Parts of a row with fields put in, those alone that fields tell of: to be tried whole. */
 export function withFields<T extends object>(row: T, fields: Fields): Partial<T> {
   const now = merged(row, fields)

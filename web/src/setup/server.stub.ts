@@ -58,6 +58,14 @@ function server() {
       await settled()
       return `${request.method} ${new URL(request.url).pathname}`
     },
+    /** The question that waits longest is answered later, by what is given back. */
+    async holds(): Promise<(body: object) => Promise<void>> {
+      const { answer } = await next()
+      return async (body) => {
+        answer(new Response(JSON.stringify(body)))
+        await settled()
+      }
+    },
     async isGone(): Promise<void> {
       ;(await next()).fail()
       await settled()
@@ -65,13 +73,18 @@ function server() {
   }
 }
 
-/** The store with that setup open. */
-export async function opened() {
+/** The store before anything was asked. */
+export async function fresh() {
   stubBrowser()
   setActivePinia(createPinia())
   const there = server()
   const { useSetup } = await import('./useSetup')
-  const store = useSetup()
+  return { there, store: useSetup() }
+}
+
+/** The store with that setup open. */
+export async function opened() {
+  const { there, store } = await fresh()
   void store.open()
   await there.answers([{ setup_id: 1, name: 'Pond' }])
   await there.answers(state(1))

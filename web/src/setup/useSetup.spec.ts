@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { at, opened, state, type ServerStub } from './server.stub'
+import { at, fresh, opened, state, type ServerStub } from './server.stub'
 import type { useSetup } from './useSetup'
 
 const trim = (store: ReturnType<typeof useSetup>) => store.figures?.afloat?.trim_deg
@@ -111,6 +111,28 @@ describe('the open setup', () => {
     expect(store.refusal?.message).toBe('past the bow')
   })
 
+  it('lets no older state come after a change that was confirmed', async () => {
+    void store.open()
+    await there.answers([{ setup_id: 1, name: 'Pond' }])
+    void store.put(7, at(2))
+    const read = await there.holds()
+    await there.answers(state(2, 2))
+    await read(state(1))
+    expect([store.confirmed?.revision, store.keptPlace(7)?.x_m]).toEqual([2, 2])
+  })
+
+  it.each([
+    ['is where the undo led', 2, 1],
+    ['is left as it was where somebody else did more', 3, 2],
+  ])('was asked to undo: what a change counts from %s', async (_, revision, was) => {
+    void store.put(7, at(2))
+    await there.answers(state(2, 1))
+    void store.step('undo')
+    void store.put(7, at(3))
+    await there.answers(state(1, revision))
+    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: was } }] })
+  })
+
   it('opens the setup asked for last, whichever is answered last', async () => {
     void store.open(1)
     await there.answers([])
@@ -121,5 +143,35 @@ describe('the open setup', () => {
     await there.answers([])
     await there.answers({ ...state(4), setup_id: 2 })
     expect([store.kept?.setup_id, trim(store)]).toEqual([2, 4])
+  })
+})
+
+describe('a page that was opened while', () => {
+  beforeEach(() => vi.useFakeTimers())
+  afterEach(() => {
+    vi.unstubAllGlobals()
+    vi.useRealTimers()
+  })
+
+  it('nobody answered has its boats as soon as somebody does', async () => {
+    const { there, store } = await fresh()
+    void store.open()
+    await there.isGone()
+    expect([store.kept, store.lost?.message]).toEqual([null, 'The server cannot be reached.'])
+    await vi.advanceTimersByTimeAsync(2100)
+    await there.answers([{ setup_id: 1, name: 'Pond' }])
+    await there.answers(state(1))
+    expect([store.kept?.setup_id, store.lost]).toEqual([1, null])
+  })
+
+  it('the boats could not be read says so, and asks again', async () => {
+    const { there, store } = await fresh()
+    void store.open()
+    await there.answers({ detail: 'the disk is gone', status: 503, fields: [] }, 503)
+    expect([store.lost?.message, store.refusal]).toEqual(['the disk is gone', null])
+    await vi.advanceTimersByTimeAsync(2100)
+    await there.answers([{ setup_id: 1, name: 'Pond' }])
+    await there.answers(state(1))
+    expect([store.kept?.setup_id, store.lost]).toEqual([1, null])
   })
 })

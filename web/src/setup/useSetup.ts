@@ -1,5 +1,5 @@
 /** The open setup: what is kept, what is being tried, and every change of it. */
-import { StorageSerializers, useLocalStorage } from '@vueuse/core'
+import { StorageSerializers, useLocalStorage, useTimeoutFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import {
@@ -24,8 +24,9 @@ import {
 } from '@/api/client'
 import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
+import { AGAIN_MS } from '@/kit/useAsked'
 import { changesOf } from './changing'
-import { laidOver, placesById, sectionsWith, takeOff } from './laidOver'
+import { laidOver, placesById, rowOf, sectionsWith, takeOff } from './laidOver'
 import { useTrying } from './trying'
 import { settleAll } from './unsaved'
 import { useOutbox, type Call, type Held } from './outbox'
@@ -48,9 +49,11 @@ export const useSetup = defineStore('setup', () => {
     overtaken,
     lost: (why) => (unsaved.value = why),
   })
-  /** why nothing can be saved for now: no answer at all, or what a server that cannot write says */
+  /** why nothing can be saved, or read, for now: no answer at all, or what a server that cannot says */
   const lost = computed(() =>
-    unsaved.value instanceof Offline || outbox.waiting.value.length ? unsaved.value : null,
+    unsaved.value instanceof Offline || outbox.waiting.value.length || !confirmed.value
+      ? unsaved.value
+      : null,
   )
   const kept = computed<SetupState | null>((before) => {
     const state = confirmed.value && laidOver(confirmed.value, outbox.waiting.value)
@@ -112,12 +115,13 @@ export const useSetup = defineStore('setup', () => {
         return
       }
       wanted = id
+      const stood = confirmed.value
       const state = await askState(
         api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
       )
       if (wanted !== id) return // another one was opened meanwhile
       if (confirmed.value?.setup_id !== id) stopTrying()
-      keep(state)
+      if (confirmed.value === stood) keep(state) // or a change was confirmed meanwhile
       answered()
       void outbox.send()
     } catch (error) {
@@ -223,6 +227,7 @@ export const useSetup = defineStore('setup', () => {
 
   function change(label: string, call: Call): Promise<boolean> {
     if (!kept.value) return Promise.resolve(false)
+    if (!('edits' in call)) settleAll() // an undo is of what the hand did last
     left.value = []
     const done = outbox.put(kept.value.setup_id, label, call)
     trialOf.set(outbox.entries.value.at(-1)?.key ?? '', trial)
@@ -248,8 +253,16 @@ export const useSetup = defineStore('setup', () => {
         : await sendChange(held.call, setup_id, await revisionOf(setup_id), held.key)
     if (state.setup_id !== wanted) return
     endTrial(held)
+    if (!('edits' in held.call)) stepped(state)
     keep(state)
     left.value = state.left
+  }
+
+  /** What was changed since I asked for a step, such as an undo, counts from where that led. */
+  function stepped({ setup_id, revision, setup }: SetupState): void {
+    const was = confirmed.value
+    if (was?.setup_id !== setup_id || was.revision + 1 !== revision) return // others did something
+    outbox.rebase(setup_id, (edit) => ({ from: rowOf(was.setup, edit), to: rowOf(setup, edit) }))
   }
 
   async function revisionOf(setup_id: number): Promise<number> {
@@ -269,14 +282,22 @@ export const useSetup = defineStore('setup', () => {
   }
 
   function fail(error: unknown): void {
-    if (error instanceof Refusal) refusal.value = error
-    else if (error instanceof Offline) unsaved.value ??= error
-    else throw error
+    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    const broken = error instanceof Offline || (error.problem.status >= 500 && !confirmed.value)
+    if (!broken) {
+      refusal.value = error
+      return
+    }
+    unsaved.value ??= error
+    askAgain.start()
   }
+
+  // Who was not answered sees what there is as soon as somebody answers.
+  const askAgain = useTimeoutFn(() => open(), AGAIN_MS, { immediate: false })
 
   /** The server is there; whether it can write, only a change that was sent tells. */
   function answered(): void {
-    if (unsaved.value instanceof Offline) unsaved.value = null
+    if (unsaved.value instanceof Offline || !outbox.waiting.value.length) unsaved.value = null
   }
 
   const nameOf = (id: number | null | undefined): string =>
@@ -325,7 +346,6 @@ export const useSetup = defineStore('setup', () => {
     tryPlaces,
     tryMove,
     stopTrying,
-    sendNow: outbox.send,
     insist: outbox.insist,
     letGo: outbox.drop,
     show,
