@@ -59,6 +59,34 @@ def test_gear_is_added_once_for_each_key(client: TestClient, newest: bool) -> No
     assert len(state(client)["setup"]["things"]) == len(before["setup"]["things"]) + 2
 
 
+PURCHASE = {"thing_id": None, "what": "Cart", "minor": 900}
+DATED = {"kind": "flare", "note": "Cart"}
+
+
+@pytest.mark.parametrize(
+    ("at", "body", "shown"),
+    [
+        ("/money/purchases", PURCHASE, "/money"),
+        ("/dates", DATED, "/dates"),
+        ("/lists/pack/lines", {"text": "Cart"}, "/lists"),
+    ],
+)
+def test_what_is_beside_a_setup_is_added_once_for_each_key(
+    client: TestClient, at: str, body: dict[str, Any], shown: str
+) -> None:
+    def count() -> int:
+        return client.get(f"{SETUP}{shown}").text.count('"Cart"')
+
+    before = count()
+    assert sent(client, "a", "POST", at, json=body).status_code == 201
+    one = count() - before
+    assert one > 0
+    assert sent(client, "a", "POST", at, json=body).status_code == 200
+    assert count() == before + one
+    assert sent(client, "b", "POST", at, json=body).status_code == 201
+    assert count() == before + 2 * one
+
+
 def test_an_undo_and_a_deletion_are_done_once(client: TestClient) -> None:
     for key, mass_kg in (("a", 5.0), ("b", 6.0)):
         weigh(client, key, mass_kg)

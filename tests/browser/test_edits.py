@@ -417,6 +417,38 @@ def test_gear_whose_answer_is_lost_before_a_reload_is_added_once(
     assert len(kept(server)["things"]) == before + 1
 
 
+def test_what_is_kept_beside_a_setup_outlives_a_dead_spot_and_a_reload(
+    watched: Page, server: Server
+) -> None:
+    watched.goto(f"{server.url}/money")
+    sold = watched.get_by_test_id("ledger")
+    sold.wait_for()
+    watched.route("**/api/v1/**", lambda route: route.abort())
+    for what in ("Cart, the first", "Cart, the second"):
+        watched.get_by_test_id("other-what").fill(what)
+        watched.get_by_test_id("other-what").press("Enter")
+        expect(watched.get_by_test_id("other-what")).to_have_value("")
+    expect(watched.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
+    watched.on("dialog", lambda dialog: dialog.accept())
+    watched.reload()
+    expect(watched.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
+    watched.unroute("**/api/v1/**")
+    for what in ("Cart, the first", "Cart, the second"):
+        expect(sold.get_by_text(what)).to_have_count(1)
+    expect(watched.get_by_test_id("banner")).to_have_count(0)
+
+
+def test_a_line_whose_answer_is_lost_is_added_once(watched: Page, server: Server) -> None:
+    watched.goto(f"{server.url}/log?part=lists")
+    watched.get_by_test_id("own-line").wait_for()
+    lose_the_first_answer(watched, "POST", "/lists/pack/lines")
+    watched.get_by_test_id("own-line").fill("Dog aboard")
+    watched.get_by_test_id("own-line").press("Enter")
+    expect(watched.get_by_test_id("banner")).to_contain_text("cannot be reached")
+    expect(watched.get_by_test_id("banner")).to_have_count(0)
+    expect(watched.get_by_role("checkbox", name="Dog aboard")).to_have_count(1)
+
+
 def disk_full(page: Page, times: int) -> None:
     """From here on so many changes are answered with a full disk."""
     told = {"type": "about:blank", "title": "The data file cannot be used", "status": 503,

@@ -131,21 +131,25 @@ export const askStarted = (call: Promise<Answer<Readable<Started>>>): Promise<St
 /** By its key a change is known when it is sent again, since its answer was lost: it is made once. */
 export const keyed = (key: string) => ({ 'Neat-Change': key })
 
-/** A change that is known as data: its setup, and the revision it is based on, are filled in here. */
-export async function sendChange(
+/** A change that is known as data: its setup is filled in here, and the revision it is based on, where
+ * there is one. */
+export async function sendChange<T = SetupState>(
   { method, path, body, query }: { method: string; path: string; body?: object; query?: object },
   setup_id: number,
-  revision: number,
+  revision: number | null,
   key: string,
-): Promise<SetupState> {
-  const asked = query ? `?${new URLSearchParams({ ...query, revision: String(revision) })}` : ''
-  const put = async (): Promise<Answer<SetupState>> => {
+): Promise<T> {
+  const based = revision === null ? {} : { revision }
+  const asked = query
+    ? `?${new URLSearchParams({ ...query, ...based } as Record<string, string>)}`
+    : ''
+  const put = async (): Promise<Answer<T>> => {
     const response = await fetch(`${path.replace('{setup_id}', String(setup_id))}${asked}`, {
       method,
       headers: { 'Content-Type': 'application/json', ...unitsNow(), ...keyed(key) },
-      ...(body && { body: JSON.stringify({ ...body, revision }) }),
+      ...(body && { body: JSON.stringify({ ...body, ...based }) }),
     })
-    const answer = (await response.json()) as SetupState
+    const answer = (await response.json()) as T
     return response.ok ? { data: answer, response } : { error: answer, response }
   }
   return ask(put())

@@ -10,12 +10,11 @@ import type {
   Setup,
   Thing,
 } from '@/api/client'
-import type { paths } from '@/api/schema'
-import type { Call, Edit } from './outbox'
+import type { Edit } from './outbox'
 import { counted } from '@/kit/words'
+import { call, type Change } from './calls'
 import { patchOf, type Fields } from './patch'
 
-type Change = (label: string, call: Call) => Promise<boolean>
 export type Verb = Schemas['PlacesChange']['verb']
 type Power = Setup['power']
 type Rows = 'conductors' | 'banks' | 'duties' | 'moments' | 'charge' | 'chargers'
@@ -73,26 +72,6 @@ interface Newest {
   setup: () => Setup
 }
 
-type Method = 'post' | 'put' | 'delete'
-type Body<P extends keyof paths, M extends Method> = paths[P][M] extends {
-  requestBody: { content: { 'application/json': infer B } }
-}
-  ? Omit<B, 'revision'>
-  : undefined
-
-/** A call of the API; its setup and the revision it is based on are filled in when it is sent. */
-const call = <P extends keyof paths, M extends Method>(
-  method: M,
-  path: P,
-  body?: Body<P, M>,
-  query?: object,
-): Call => ({
-  method: method.toUpperCase() as 'POST' | 'PUT' | 'DELETE',
-  path,
-  ...(body && { body }),
-  ...(query && { query }),
-})
-
 export function changesOf(change: Change, nameOf: (id: number) => string, newest: Newest) {
   /** Fields that were changed, of what somebody had before them; nothing is sent for none. */
   function edit(
@@ -123,13 +102,13 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     edit(`taking ${nameOf(id)} ashore`, [['place', id, newest.place(id), null]])
 
   const step = (way: 'undo' | 'redo') =>
-    change(way, call('post', `/api/v1/setups/{setup_id}/${way}`, {}))
+    change(way, call('post', `/api/v1/setups/{setup_id}/${way}`, { body: {} }))
 
   const goTo = (number: number) =>
-    change('going back', {
-      ...call('post', '/api/v1/setups/{setup_id}/history/{number}', {}),
-      path: `/api/v1/setups/{setup_id}/history/${number}`,
-    } as Call)
+    change(
+      'going back',
+      call('post', '/api/v1/setups/{setup_id}/history/{number}', { body: {}, ids: { number } }),
+    )
 
   const putBoat = (boat: Boat, before: Boat) => edit('the boat', [['boat', null, before, boat]])
 
@@ -147,10 +126,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     edit('the setup', [['setup', null, newest.setup(), trip]])
 
   const putCrew = (angler_id: number) =>
-    change('who goes', call('put', '/api/v1/setups/{setup_id}/crew', { angler_id }))
+    change('who goes', call('put', '/api/v1/setups/{setup_id}/crew', { body: { angler_id } }))
 
   const addCrew = (angler: Angler) =>
-    change(angler.name, call('post', '/api/v1/setups/{setup_id}/crew', { angler }))
+    change(angler.name, call('post', '/api/v1/setups/{setup_id}/crew', { body: { angler } }))
 
   const putDemands = (demands: DemandNumbers, before: DemandNumbers) =>
     edit('the situations', [['setup', null, { demands: before }, { demands }]])
@@ -158,7 +137,7 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
   /** A new thing, or what was changed of one since `before`. */
   const putThing = (id: number | null, thing: Thing, before: Thing | null) =>
     id === null || !before
-      ? change(thing.name, call('post', '/api/v1/setups/{setup_id}/things', { thing }))
+      ? change(thing.name, call('post', '/api/v1/setups/{setup_id}/things', { body: { thing } }))
       : edit(thing.name, [['thing', id, before, thing]])
 
   /** Several things at once, as one step of the history. */
@@ -172,18 +151,26 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     change(
       things.length === 1 ? things[0]!.name : `${things.length} items`,
       call('put', '/api/v1/setups/{setup_id}/things', {
-        things: things.map((thing) => ({ thing_id: null, thing })),
+        body: {
+          things: things.map((thing) => ({ thing_id: null, thing })),
+        },
       }),
     )
 
   const importGear = (text: string, take_good: boolean) =>
-    change('the table', call('post', '/api/v1/setups/{setup_id}/gear/import', { text, take_good }))
+    change(
+      'the table',
+      call('post', '/api/v1/setups/{setup_id}/gear/import', { body: { text, take_good } }),
+    )
 
   const dropThing = (id: number) =>
-    change(`deleting ${nameOf(id)}`, {
-      ...call('delete', '/api/v1/setups/{setup_id}/things/{thing_id}', undefined, {}),
-      path: `/api/v1/setups/{setup_id}/things/${id}`,
-    } as Call)
+    change(
+      `deleting ${nameOf(id)}`,
+      call('delete', '/api/v1/setups/{setup_id}/things/{thing_id}', {
+        query: {},
+        ids: { thing_id: id },
+      }),
+    )
 
   /** Several things put, moved or taken ashore, as one step of the history. */
   const putPlaces = (verb: Verb, places: [number, Place | null][]) =>
@@ -194,10 +181,13 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     )
 
   const lineUp = (way: Way, thing_ids: number[]) =>
-    change(way, call('post', '/api/v1/setups/{setup_id}/line-up', { way, thing_ids }))
+    change(way, call('post', '/api/v1/setups/{setup_id}/line-up', { body: { way, thing_ids } }))
 
   const duplicate = (thing_ids: number[]) =>
-    change('a copy', call('post', '/api/v1/setups/{setup_id}/things/duplicates', { thing_ids }))
+    change(
+      'a copy',
+      call('post', '/api/v1/setups/{setup_id}/things/duplicates', { body: { thing_ids } }),
+    )
 
   /** A suggestion taken: places, the seat and fields, as one step called by its words. */
   const takeMoves = (
@@ -206,7 +196,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     seat: SeatPlace | null,
     fields: Fields,
   ) =>
-    change(words, call('put', '/api/v1/setups/{setup_id}/moves', { words, places, seat, fields }))
+    change(
+      words,
+      call('put', '/api/v1/setups/{setup_id}/moves', { body: { words, places, seat, fields } }),
+    )
 
   /** Rows of the electrics that were changed; one that is null is taken away. */
   const putPower = (power: PowerChange) =>
@@ -248,12 +241,15 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     edit('the limits', [['setup', null, { judging: newest.setup().judging }, { judging }]])
 
   const accept = (key: string, reason: string) =>
-    change('accepting it', call('put', '/api/v1/setups/{setup_id}/accepted', { key, reason }))
+    change(
+      'accepting it',
+      call('put', '/api/v1/setups/{setup_id}/accepted', { body: { key, reason } }),
+    )
 
   const acceptNoLonger = (key: string) =>
     change(
       'accepting it no longer',
-      call('delete', '/api/v1/setups/{setup_id}/accepted', undefined, { key }),
+      call('delete', '/api/v1/setups/{setup_id}/accepted', { query: { key } }),
     )
 
   return {

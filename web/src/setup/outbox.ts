@@ -12,9 +12,17 @@ import { AGAIN_MS } from '@/kit/useAsked'
 import { rebased, rebasedFields } from './patch'
 
 export type Edit = Schemas['Edit']
-export type Call =
-  | { edits: Edit[]; label?: string }
-  | { method: 'POST' | 'PUT' | 'DELETE'; path: string; body?: object; query?: object }
+export type Call = { edits: Edit[]; label?: string } | Request
+
+/** A call of the API, whole but for its setup and the revision it is based on. `beside` is of what is
+ * kept beside setups: it is based on none, and no state comes back. */
+export interface Request {
+  method: 'POST' | 'PUT' | 'PATCH' | 'DELETE'
+  path: string
+  body?: object
+  query?: object
+  beside?: true
+}
 
 export interface Held {
   key: string

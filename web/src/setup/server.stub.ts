@@ -52,6 +52,11 @@ function server() {
       await settled()
       return (await waiting[0]!.request.clone().json()) as object
     },
+    /** How many questions wait. */
+    async asked(): Promise<number> {
+      await settled()
+      return waiting.length
+    },
     async answers(body: object, status = 200): Promise<string> {
       const { request, answer } = await next()
       answer(new Response(JSON.stringify(body), { status }))

@@ -1,6 +1,7 @@
 /** A screen's own answer about the open setup, asked anew at each revision that the server has
- * confirmed, and whenever something else of the question changes. */
-import { watch, type WatchSource } from 'vue'
+ * confirmed, when something beside it was changed, and whenever something else of the question is.
+ * What is typed there is held until what is kept has come back. */
+import { computed, watch, type WatchSource } from 'vue'
 import { useAsked, type Asked } from '@/kit/useAsked'
 import { useSetup } from './useSetup'
 
@@ -11,12 +12,18 @@ export function usePage<T>(
   const store = useSetup()
   const asked = useAsked<T>()
   watch(
-    [() => store.confirmed?.setup_id, () => store.confirmed?.revision, ...also],
+    [
+      () => store.confirmed?.setup_id,
+      () => store.confirmed?.revision,
+      () => store.besides,
+      ...also,
+    ],
     () => {
       const setup_id = store.confirmed?.setup_id
       if (setup_id !== undefined) void asked.put(() => question(setup_id) as Promise<T>)
     },
     { immediate: true },
   )
-  return asked
+  const held = computed(() => asked.held.value || store.saving > 0 || store.refusal !== null)
+  return { ...asked, held }
 }

@@ -25,6 +25,7 @@ import {
 import type { Frame } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { AGAIN_MS } from '@/kit/useAsked'
+import { besidesOf } from './besides'
 import { changesOf } from './changing'
 import { laidOver, placesById, rowOf, sectionsWith, takeOff } from './laidOver'
 import { useTrying } from './trying'
@@ -43,6 +44,8 @@ export const useSetup = defineStore('setup', () => {
   const refusal = shallowRef<Refusal | null>(null)
   const unsaved = shallowRef<Offline | Refusal | null>(null)
   const left = ref<readonly string[]>([])
+  /** how often something beside the setup was changed: whoever shows it asks anew */
+  const besides = ref(0)
   const outbox = useOutbox({
     done: sent,
     refused,
@@ -116,9 +119,7 @@ export const useSetup = defineStore('setup', () => {
       }
       wanted = id
       const stood = confirmed.value
-      const state = await askState(
-        api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id: id } } }),
-      )
+      const state = await stateOf(id)
       if (wanted !== id) return // another one was opened meanwhile
       if (confirmed.value?.setup_id !== id) stopTrying()
       if (confirmed.value === stood) keep(state) // or a change was confirmed meanwhile
@@ -240,23 +241,31 @@ export const useSetup = defineStore('setup', () => {
   }
 
   async function sent(held: Held): Promise<void> {
-    const setup_id = held.setup_id
-    const state =
-      'edits' in held.call
-        ? await askState(
-            api.PATCH('/api/v1/setups/{setup_id}', {
-              params: { path: { setup_id } },
-              body: held.call,
-              headers: keyed(held.key),
-            }),
-          )
-        : await sendChange(held.call, setup_id, await revisionOf(setup_id), held.key)
+    const state = await answerTo(held)
     if (state.setup_id !== wanted) return
     endTrial(held)
     if (!('edits' in held.call)) stepped(state)
     keep(state)
     left.value = state.left
   }
+
+  async function answerTo({ call, setup_id, key }: Held): Promise<SetupState> {
+    if ('edits' in call)
+      return askState(
+        api.PATCH('/api/v1/setups/{setup_id}', {
+          params: { path: { setup_id } },
+          body: call,
+          headers: keyed(key),
+        }),
+      )
+    if (!call.beside) return sendChange(call, setup_id, await revisionOf(setup_id), key)
+    await sendChange<unknown>(call, setup_id, null, key)
+    besides.value += 1
+    return stateOf(setup_id) // which is judged by what is beside it
+  }
+
+  const stateOf = (setup_id: number): Promise<SetupState> =>
+    askState(api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id } } }))
 
   /** What was changed since I asked for a step, such as an undo, counts from where that led. */
   function stepped({ setup_id, revision, setup }: SetupState): void {
@@ -267,12 +276,12 @@ export const useSetup = defineStore('setup', () => {
 
   async function revisionOf(setup_id: number): Promise<number> {
     if (confirmed.value?.setup_id === setup_id) return confirmed.value.revision
-    const path = { setup_id }
-    return (await askState(api.GET('/api/v1/setups/{setup_id}', { params: { path } }))).revision
+    return (await stateOf(setup_id)).revision
   }
 
   function refused(held: Held, why: Refusal): void {
     endTrial(held)
+    if ('beside' in held.call) besides.value += 1 // it may be gone by now
     fail(why)
   }
 
@@ -331,6 +340,7 @@ export const useSetup = defineStore('setup', () => {
     saving,
     lost,
     left,
+    besides,
     figures,
     drawing,
     before,
@@ -350,5 +360,6 @@ export const useSetup = defineStore('setup', () => {
     letGo: outbox.drop,
     show,
     ...changes,
+    ...besidesOf(change, nameOf),
   }
 })

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 /** What is looked after: how much of its time is over, and when it was done last. */
-import { reactive } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
 import CellInput from '@/kit/CellInput.vue'
 import { today } from '@/kit/clock'
 import { numberIn, pick } from '@/kit/heard'
+import { useNewRow } from '@/kit/useNewRow'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
 type Row = Schemas['CareRow']
 type Change = Schemas['CareChange']
-defineProps<{
+const props = defineProps<{
   rows: Row[]
   names: Record<string, Thing>
   /** a change is on its way, or could not be kept */
   held: boolean
+  /** keep what was changed; whether that was done */
+  change: (change: Change) => Promise<boolean>
 }>()
-const emit = defineEmits<{ change: [change: Change] }>()
 
 const every = (row: Row) =>
   [
@@ -30,14 +31,10 @@ const every = (row: Row) =>
 const since = (row: Row) =>
   `${row.trips} trips${row.salt ? `, ${row.salt} on salt` : ''}, ${Math.round(row.hours)} h`
 const changed = (row: Row, fields: Partial<Change>) =>
-  emit('change', { what: row.what, thing_id: row.thing_id, ...fields })
+  props.change({ what: row.what, thing_id: row.thing_id, ...fields })
 const fresh = (): Change => ({ what: '', thing_id: null, every_trips: null, every_months: null })
-const next = reactive(fresh())
-function add(): void {
-  if (!next.what.trim()) return
-  emit('change', { ...next, what: next.what.trim() })
-  Object.assign(next, fresh())
-}
+const { next, put } = useNewRow(fresh, (row) => props.change({ ...row, what: row.what.trim() }))
+const add = () => next.what.trim() && put()
 </script>
 
 <template>

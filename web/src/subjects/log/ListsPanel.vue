@@ -23,7 +23,6 @@ const ticks = useAllTicks()
 const shown = ref<Name>('pack')
 const hidden = ref(false)
 const text = reactive<Record<Name, string>>({ pack: '', rig: '', launch: '', home: '' })
-const path = () => ({ setup_id: store.kept!.setup_id })
 const list = computed(() => page.answer.value?.lists.find((one) => one.name === shown.value))
 const lines = computed(() => list.value?.lines.filter((one) => hidden.value || !one.hidden) ?? [])
 const left = (one: Schemas['Checklist']) =>
@@ -37,29 +36,9 @@ async function add(): Promise<void> {
   const name = shown.value
   const own = text[name].trim()
   if (!own) return
-  const params = { path: { ...path(), name } }
-  const done = await page.put(() =>
-    ask(api.POST('/api/v1/setups/{setup_id}/lists/{name}/lines', { params, body: { text: own } })),
-  )
-  if (done) text[name] = ''
+  text[name] = '' // the next may be typed before this one is kept
+  if (!(await store.addLine(name, own))) text[name] ||= own
 }
-const dropOwn = (line_id: number) =>
-  page.put(() =>
-    ask(
-      api.DELETE('/api/v1/setups/{setup_id}/lists/lines/{line_id}', {
-        params: { path: { ...path(), line_id } },
-      }),
-    ),
-  )
-const hide = (line: Line) =>
-  page.put(() =>
-    ask(
-      api.PUT('/api/v1/setups/{setup_id}/lists/{name}/hidden', {
-        params: { path: { ...path(), name: shown.value } },
-        body: { line: line.key, hidden: !line.hidden },
-      }),
-    ),
-  )
 </script>
 
 <template>
@@ -100,7 +79,7 @@ const hide = (line: Line) =>
           type="button"
           class="small"
           :aria-label="`Delete ${words(line)}`"
-          @click="dropOwn(line.own_id)"
+          @click="store.dropLine(line.own_id)"
         >
           Delete
         </button>
@@ -109,7 +88,7 @@ const hide = (line: Line) =>
           type="button"
           class="small quiet"
           :aria-label="`${line.hidden ? 'Show' : 'Hide'} ${words(line)}`"
-          @click="hide(line)"
+          @click="store.hideLine(shown, line.key, !line.hidden)"
         >
           {{ line.hidden ? 'Show' : 'Hide' }}
         </button>

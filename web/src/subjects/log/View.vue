@@ -51,27 +51,10 @@ async function edit(trip_id: number): Promise<void> {
     trouble.value = error.message
   }
 }
-const drop = (trip_id: number) =>
-  page.put(() =>
-    ask(
-      api.DELETE('/api/v1/setups/{setup_id}/log/trips/{trip_id}', {
-        params: { path: { setup_id: store.kept!.setup_id, trip_id } },
-      }),
-    ),
-  )
 function kept(now: Schemas['LogPage']): void {
   telling.value = null
   void page.put(() => Promise.resolve(now))
 }
-const look_after = (body: Schemas['CareChange']) =>
-  page.put(() =>
-    ask(
-      api.PATCH('/api/v1/setups/{setup_id}/log/care', {
-        params: { path: { setup_id: store.kept!.setup_id } },
-        body,
-      }),
-    ),
-  )
 </script>
 
 <template>
@@ -117,7 +100,7 @@ const look_after = (body: Schemas['CareChange']) =>
           class="gap"
           :trips="page.answer.value.trips"
           @edit="edit"
-          @drop="drop"
+          @drop="store.dropTrip"
         />
         <LearnedCards
           v-else-if="part === 'learned'"
@@ -131,7 +114,7 @@ const look_after = (body: Schemas['CareChange']) =>
           :rows="learned.care"
           :names="store.things"
           :held="page.held.value"
-          @change="look_after"
+          :change="store.lookAfter"
         />
       </template>
       <ListsPanel v-if="part === 'lists'" class="gap" :units="look.units" />

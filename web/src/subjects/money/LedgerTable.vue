@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What each item cost or will: its price, whether it is bought, what was paid and what came of it. */
-import { reactive, ref } from 'vue'
+import { ref } from 'vue'
 import type { Schemas, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import GearPicture from '@/drawing/GearPicture.vue'
@@ -8,6 +8,7 @@ import CellInput from '@/kit/CellInput.vue'
 import { pick, ticked } from '@/kit/heard'
 import { showMoney } from '@/kit/money'
 import MoneyInput from '@/kit/MoneyInput.vue'
+import { useNewRow } from '@/kit/useNewRow'
 
 type Row = Schemas['LedgerRow']
 type Purchase = Schemas['Purchase']
@@ -18,11 +19,12 @@ const props = defineProps<{
   currency: string
   /** a change is on its way, or could not be kept */
   held: boolean
+  /** keep a purchase; whether that was done */
+  add: (purchase: Purchase) => Promise<boolean>
 }>()
 const emit = defineEmits<{
   price: [thing_id: number, minor: number | null]
   bought: [thing_id: number, bought: boolean]
-  add: [purchase: Purchase]
   change: [kept: Kept, fields: Partial<Purchase>]
   drop: [kept: Kept]
 }>()
@@ -38,11 +40,7 @@ const blank = (): Purchase => ({
   resale_minor: 0,
   ended: 'kept',
 })
-const other = reactive(blank())
-function addOther(): void {
-  emit('add', { ...other })
-  Object.assign(other, blank())
-}
+const { next: other, put: addOther } = useNewRow(blank, props.add)
 </script>
 
 <template>
@@ -154,7 +152,7 @@ function addOther(): void {
               type="button"
               class="small"
               :data-testid="`add-paid-${row.thing_id}`"
-              @click="emit('add', { ...blank(), thing_id: row.thing_id, minor: row.minor ?? 0 })"
+              @click="add({ ...blank(), thing_id: row.thing_id, minor: row.minor ?? 0 })"
             >
               enter what you paid
             </button>

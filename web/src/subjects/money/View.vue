@@ -15,8 +15,6 @@ import BudgetCard from './BudgetCard.vue'
 import LedgerTable from './LedgerTable.vue'
 import PhaseTable from './PhaseTable.vue'
 
-type Purchase = Schemas['Purchase']
-type Kept = Schemas['KeptPurchase']
 const MINOR = 100
 
 const store = useSetup()
@@ -49,28 +47,6 @@ function edit(id: number, fields: { price?: number | null; bought?: boolean }): 
   const before = store.things[String(id)]!
   void store.editThings([[id, before, { ...before, ...fields }]])
 }
-/** What was paid lives beside the setup; each answer to a change of it is the page anew. */
-const path = () => ({ setup_id: store.kept!.setup_id })
-const add = (body: Purchase) =>
-  page.put(() =>
-    ask(api.POST('/api/v1/setups/{setup_id}/money/purchases', { params: { path: path() }, body })),
-  )
-const one = (row: Kept) => ({ path: { ...path(), purchase_id: row.purchase_id } })
-const change = (row: Kept, fields: Partial<Purchase>) =>
-  page.put(() =>
-    ask(
-      api.PATCH('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', {
-        params: one(row),
-        body: { fields },
-      }),
-    ),
-  )
-const drop = (row: Kept) =>
-  page.put(() =>
-    ask(
-      api.DELETE('/api/v1/setups/{setup_id}/money/purchases/{purchase_id}', { params: one(row) }),
-    ),
-  )
 </script>
 
 <template>
@@ -121,11 +97,11 @@ const drop = (row: Kept) =>
             :things="store.things"
             :currency="plan.currency"
             :held="page.held.value"
+            :add="store.addPurchase"
             @price="(id, minor) => edit(id, { price: minor === null ? null : minor / MINOR })"
             @bought="(id, bought) => edit(id, { bought })"
-            @add="add"
-            @change="change"
-            @drop="drop"
+            @change="store.changePurchase"
+            @drop="store.dropPurchase"
           />
         </template>
         <table v-else-if="shown === 'places'" data-testid="by-place">

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** What runs out, or wants service, against the day of the trip; and as a calendar file. */
-import { computed, reactive, ref } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { computed } from 'vue'
+import { api, ask, type Schemas } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { numberIn, pick } from '@/kit/heard'
+import { useNewRow } from '@/kit/useNewRow'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { usePage } from '@/setup/usePage'
 import { useSetup } from '@/setup/useSetup'
@@ -13,14 +14,8 @@ type Item = Schemas['DatedItem']
 type Row = Schemas['DateRow']
 
 const store = useSetup()
-const changes = ref(0)
-const trouble = ref('')
-const keeping = ref(0)
-/** A change is on its way, or could not be kept. */
-const held = computed(() => keeping.value > 0 || trouble.value !== '' || page.held.value)
-const page = usePage<Schemas['DatesPage']>(
-  (setup_id) => ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
-  [changes],
+const page = usePage<Schemas['DatesPage']>((setup_id) =>
+  ask(api.GET('/api/v1/setups/{setup_id}/dates', { params: { path: { setup_id } } })),
 )
 const usual = (): Item => ({
   thing_id: null,
@@ -30,7 +25,7 @@ const usual = (): Item => ({
   last_done: null,
   note: '',
 })
-const next = reactive(usual())
+const { next, put } = useNewRow(usual, store.addDate)
 const things = computed(() =>
   Object.entries(store.things)
     .map(([id, thing]) => [Number(id), thing.name] as const)
@@ -39,41 +34,7 @@ const things = computed(() =>
 const setup_id = computed(() => store.kept!.setup_id)
 const calendar = computed(() => `/api/v1/setups/${setup_id.value}/dates/calendar.ics`)
 
-/** What was typed stays where it is until it is kept. */
-async function kept(change: () => Promise<unknown>): Promise<boolean> {
-  keeping.value += 1
-  try {
-    await change()
-  } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
-    trouble.value = error.message
-    return false
-  } finally {
-    keeping.value -= 1
-  }
-  trouble.value = ''
-  changes.value += 1
-  await store.open(setup_id.value)
-  return true
-}
-async function add(): Promise<void> {
-  const params = { path: { setup_id: setup_id.value } }
-  const done = await kept(() =>
-    ask(api.POST('/api/v1/setups/{setup_id}/dates', { params, body: { ...next } })),
-  )
-  if (done) Object.assign(next, usual())
-}
-const pathOf = (row: Row) => ({
-  path: { setup_id: setup_id.value, dated_id: row.dated.dated_id },
-})
-function change(row: Row, fields: Partial<Item>): Promise<boolean> {
-  const body = { fields }
-  return kept(() =>
-    ask(api.PATCH('/api/v1/setups/{setup_id}/dates/{dated_id}', { params: pathOf(row), body })),
-  )
-}
-const drop = (row: Row) =>
-  kept(() => ask(api.DELETE('/api/v1/setups/{setup_id}/dates/{dated_id}', { params: pathOf(row) })))
+const change = (row: Row, fields: Partial<Item>) => store.changeDate(row.dated, fields)
 const days = (row: Row) =>
   row.days_left == null
     ? 'no date yet'
@@ -84,9 +45,7 @@ const days = (row: Row) =>
 
 <template>
   <div class="dates">
-    <p v-if="page.trouble.value || trouble" class="stop" role="alert">
-      {{ page.trouble.value || trouble }}
-    </p>
+    <p v-if="page.trouble.value" class="stop" role="alert">{{ page.trouble.value }}</p>
     <table v-if="page.answer.value" data-testid="dates">
       <caption>
         Against
@@ -117,7 +76,7 @@ const days = (row: Row) =>
               type="date"
               :value="row.dated.due"
               :label="`Date printed on ${row.thing ?? 'the boat'}, ${row.dated.kind}`"
-              :held="held"
+              :held="page.held.value"
               @take="change(row, { due: $event || null })"
             />
           </td>
@@ -126,7 +85,7 @@ const days = (row: Row) =>
               type="date"
               :value="row.dated.last_done"
               :label="`${row.thing ?? 'The boat'}, ${row.dated.kind}, last done`"
-              :held="held"
+              :held="page.held.value"
               @take="change(row, { last_done: $event || null })"
             />
           </td>
@@ -134,7 +93,9 @@ const days = (row: Row) =>
             <VerdictMark :verdict="row.verdict" bare /> {{ row.due_on ?? '' }}
             <span class="soft">{{ days(row) }}</span>
           </td>
-          <td><button type="button" class="small" @click="drop(row)">delete</button></td>
+          <td>
+            <button type="button" class="small" @click="store.dropDate(row.dated)">delete</button>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -150,7 +111,7 @@ const days = (row: Row) =>
       >.
       <RouterLink to="/log?part=care">Log, Care</RouterLink>
     </p>
-    <form class="new" aria-label="A new date" @submit.prevent="add">
+    <form class="new" aria-label="A new date" @submit.prevent="put">
       <select
         aria-label="Of"
         data-testid="date-thing"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A page to leave with a person: typed here, kept here, printed or saved; nobody sends it. */
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '@/api/client'
 import { pick } from '@/kit/heard'
 import { usePage } from '@/setup/usePage'
@@ -24,21 +24,17 @@ function type(field: keyof Plan, event: Event): void {
   const value = pick(event) || (field.endsWith('_at') ? null : '')
   typed.value = { ...typed.value, [field]: value }
 }
-async function change(field: keyof Plan, event: Event): Promise<void> {
+let sent: Partial<Plan> = {}
+function change(field: keyof Plan, event: Event): void {
   type(field, event)
-  const sent = { ...typed.value }
-  const params = { path: { setup_id: setup_id.value } }
-  const kept = await page.put(
-    () =>
-      ask(
-        api.PATCH('/api/v1/setups/{setup_id}/float-plan', { params, body: { fields: sent } }),
-      ) as Promise<Schemas['FloatPlanPage']>,
-  )
-  if (kept)
-    typed.value = Object.fromEntries(
-      Object.entries(typed.value).filter(([name, now]) => sent[name as keyof Plan] !== now),
-    )
+  sent = { ...typed.value }
+  void store.putFloatPlan(sent)
 }
+watch(page.held, (held) => {
+  if (held) return
+  const left = Object.entries(typed.value).filter(([name, now]) => sent[name as keyof Plan] !== now)
+  typed.value = Object.fromEntries(left)
+})
 const LINES: [keyof Plan, string][] = [
   ['who', 'Who goes'],
   ['water', 'Water'],
