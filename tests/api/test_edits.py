@@ -8,6 +8,9 @@ from typing import Any
 import pytest
 from fastapi.testclient import TestClient
 
+from neat_hull.model.kinds import KINDS
+from neat_hull.model.setup import Setup
+
 CRATE, NET = 9, 18
 SETUP = "/api/v1/setups/1"
 
@@ -114,6 +117,40 @@ def test_a_parent_of_another_kind_goes_in_whole(client: TestClient) -> None:
     answer = edit(client, {"what": "place", "id": 13, "fields": {"on": on, "x_m": 0.1, "y_m": 0.0}})
     assert answer.status_code == 200
     assert answer.json()["setup"]["places"]["13"]["on"] == on
+
+
+def test_what_a_line_is_of_changes_and_its_length_stays(client: TestClient) -> None:
+    """Its kind tells no objects apart: a field like others."""
+    for fields in ({"length_m": 0.4, "on_body": True}, {"kind": "cord"}):
+        told = edit(client, {
+            "what": "setup", "id": None, "fields": {"safety": {"leashes": {str(NET): fields}}},
+        })  # fmt: skip
+        assert told.status_code == 200
+    line = told.json()["setup"]["safety"]["leashes"][str(NET)]
+    assert (line["kind"], line["length_m"], line["on_body"]) == ("cord", 0.4, True)
+
+
+def test_objects_are_told_apart_by_kinds_that_no_other_field_has() -> None:
+    """By the schema of a setup: its tagged unions, and fields that are called `kind` besides."""
+    tags, plain = set[str](), set[str]()
+    schema = Setup.model_json_schema()
+
+    def walk(node: Any) -> None:
+        if isinstance(node, dict):
+            tags.update(node.get("discriminator", {}).get("mapping", ()))
+            for one in node.values():
+                walk(one)
+        elif isinstance(node, list):
+            for one in node:
+                walk(one)
+
+    walk(schema)
+    for name, model in schema["$defs"].items():
+        if name != "Thing":  # edited by itself: nothing is told apart at the top
+            plain.update(model.get("properties", {}).get("kind", {}).get("enum", ()))
+    assert tags == KINDS
+    assert plain
+    assert not plain & KINDS
 
 
 def test_no_fields_take_a_place_ashore_with_all_it_holds(client: TestClient) -> None:

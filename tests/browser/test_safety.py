@@ -55,6 +55,26 @@ def test_a_shorter_line_leaves_the_legs_alone(watched: Page, server: Server) -> 
     expect(watched.get_by_test_id("in-legs")).to_have_text(f"{lines - 1:g}")
 
 
+def test_two_things_said_of_a_line_at_once_are_both_kept(watched: Page, server: Server) -> None:
+    safety(watched, server, "Lines")
+    watched.get_by_test_id(f"tie-{SPARE_ROD}").check()
+    row = watched.get_by_test_id("leashes").get_by_role("row").filter(
+        has=watched.get_by_test_id(f"tie-{SPARE_ROD}")
+    )  # fmt: skip
+    row.get_by_role("combobox").select_option("cord")
+    row.get_by_role("checkbox").last.check()
+    saved(watched)
+    expect(watched.get_by_test_id("banner")).to_have_count(0)
+    watched.reload()
+    expect(row.get_by_role("combobox")).to_have_value("cord")
+    expect(row.get_by_role("checkbox").last).to_be_checked()
+    row.get_by_role("combobox").select_option("coil")
+    saved(watched)
+    watched.reload()
+    expect(row.get_by_role("combobox")).to_have_value("coil")
+    expect(row.get_by_role("checkbox").last).to_be_checked()
+
+
 def test_foam_lifts_the_full_boat_and_a_spare_plug_ends_its_finding(
     watched: Page, server: Server
 ) -> None:

@@ -14,6 +14,7 @@ from neat_hull.editing.steps import setup_row
 from neat_hull.editing.trial import TrialPlace
 from neat_hull.errors import InputError, OvertakenError
 from neat_hull.model.base import Model, dotted, input_errors
+from neat_hull.model.kinds import KINDS
 from neat_hull.model.place import Place
 from neat_hull.model.setup import Setup
 from neat_hull.rig.typical import seat_as_moved, with_what_was_measured
@@ -32,7 +33,8 @@ class Edit(Model):
 
     A field that somebody else has changed since is refused, unless it came to the same; without
     `was` it is written over. Of objects, what is left out stays, but one of another `kind` goes in
-    whole; lists go in whole; null is a value. For places no fields take the thing ashore.
+    whole (see `model.kinds`); lists go in whole; null is a value. For places no fields take the
+    thing ashore.
     """
 
     what: Literal["thing", "place", "boat", "angler", "setup"]
@@ -165,7 +167,8 @@ def _alike(now: Any, value: Any) -> bool:
     """Two objects of one kind: what the one leaves out stays as in the other."""
     if not (isinstance(now, dict) and isinstance(value, dict)):
         return False
-    return now.get("kind") == value.get("kind", now.get("kind"))
+    kind = value.get("kind", now.get("kind"))
+    return kind == now.get("kind") or not (isinstance(kind, str) and kind in KINDS)
 
 
 def _overtaken(

@@ -5,11 +5,10 @@ already comes back as it is, so it may be done twice. Used for files and, once, 
 """
 
 from collections.abc import Callable
-from typing import Any, get_args
-
-from pydantic import BaseModel
+from typing import Any
 
 from neat_hull.model.boat import Fitting
+from neat_hull.model.kinds import fields_by_kind
 from neat_hull.model.place import On
 
 Row = dict[str, Any]
@@ -83,7 +82,7 @@ def place(row: Row) -> Row:
         where = "in" if where == "in" else "on"
     if kind == "seat" and where == "in":
         where = "under"
-    fields = _fields(On).get(kind, set())
+    fields = fields_by_kind(On).get(kind, set())
     kept = {name: value for name, value in kept.items() if name in fields or "spot" not in on}
     if where is not None and "where" in fields:
         kept["where"] = where
@@ -105,7 +104,7 @@ _OLD_FITTING = ("depth_m", "bearing_deg", "elevation_deg")
 def _fitting(row: Any) -> Any:
     if not isinstance(row, dict):
         return row
-    fields = _fields(Fitting).get(row.get("kind"))
+    fields = fields_by_kind(Fitting).get(row.get("kind"))
     if fields is None:
         return row
     return {
@@ -154,12 +153,3 @@ def setup_file(raw: Row) -> Row:
         if isinstance(new.get(key), list):
             new[key] = [bring_up(one) if isinstance(one, dict) else one for one in new[key]]
     return new
-
-
-def _fields(union: Any) -> dict[Any, set[str]]:
-    """Field names of each kind of a tagged union."""
-    found: dict[Any, set[str]] = {}
-    for member in get_args(get_args(union)[0]):
-        assert issubclass(member, BaseModel), "a union of models"
-        found[member.model_fields["kind"].default] = set(member.model_fields)
-    return found

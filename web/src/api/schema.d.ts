@@ -4703,7 +4703,8 @@ export interface components {
          *
          *     A field that somebody else has changed since is refused, unless it came to the same; without
          *     `was` it is written over. Of objects, what is left out stays, but one of another `kind` goes in
-         *     whole; lists go in whole; null is a value. For places no fields take the thing ashore.
+         *     whole (see `model.kinds`); lists go in whole; null is a value. For places no fields take the
+         *     thing ashore.
          */
         Edit: {
             /** Fields */

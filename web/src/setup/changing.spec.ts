@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Place, Setup, Thing } from '@/api/client'
+import { USUAL } from '@/api/words'
 import { changesOf } from './changing'
 import type { Call } from './outbox'
 
@@ -7,6 +8,8 @@ const place = { x_m: 1, y_m: 0, z_m: null, on: null } as Place
 const crate = { name: 'Crate', mass_kg: 4 } as Thing
 const setup = {
   name: 'Pond',
+  safety: { leashes: { '7': { length_m: 0.6, kind: 'coil', on_body: false } } },
+  fixing: { done: {} },
   power: { air_c: 20, conductors: { '3': { start: 1, end: 2 } } },
 } as unknown as Setup
 
@@ -72,6 +75,19 @@ describe('a change', () => {
           was: { power: { conductors: { '3': { start: 1, end: 2 } } } },
         },
       ],
+    })
+  })
+
+  it('of a row that is new has with it what is usual, and of one that is there no more', async () => {
+    const { out, putSafety, putFixing } = changes()
+    await putSafety({ leashes: { 7: { length_m: 0.4 }, 8: { length_m: 0.4 } } })
+    const fields = {
+      safety: { leashes: { 7: { length_m: 0.4 }, 8: { ...USUAL.Leash, length_m: 0.4 } } },
+    }
+    expect(out[0]!.call).toMatchObject({ edits: [{ fields }] })
+    await putFixing({ done: { '5': 'drilled' } } as never) // rows that are no objects
+    expect(out[1]!.call).toMatchObject({
+      edits: [{ fields: { fixing: { done: { 5: 'drilled' } } } }],
     })
   })
 

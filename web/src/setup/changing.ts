@@ -13,6 +13,7 @@ import type {
 import type { Edit } from './outbox'
 import { counted } from '@/kit/words'
 import { call, type Change } from './calls'
+import { withWholeRows } from './laidOver'
 import { patchOf, type Fields } from './patch'
 
 export type Verb = Schemas['PlacesChange']['verb']
@@ -87,7 +88,10 @@ export function changesOf(change: Change, nameOf: (id: number) => string, newest
     const edits = rows.flatMap(([what, id, before, after]): Edit[] => {
       if (!after) return before ? [{ what, id, fields: null, was: null }] : []
       if (!before) return [{ what, id, fields: after as Edit['fields'], was: null }]
-      const patch = patchOf(before, after)
+      const patch = patchOf(
+        before,
+        what === 'setup' ? withWholeRows(newest.setup(), after as Fields) : after,
+      )
       return patch ? [{ what, id, ...(patch as Pick<Edit, 'fields' | 'was'>) }] : []
     })
     if (!edits.length) return Promise.resolve(true)

@@ -1,7 +1,7 @@
 /** A setup with what the server has not confirmed yet: changes of fields, in the order they were made. */
 import type { Place, Setup, SetupState, Thing, Trial } from '@/api/client'
-import { ROWS } from '@/api/words'
-import { merged, withFields, type Fields } from './patch'
+import { ROWS, USUAL } from '@/api/words'
+import { isObject, merged, withFields, type Fields } from './patch'
 import type { Edit, Held } from './outbox'
 
 export function laidOver(state: SetupState, held: readonly Held[]): SetupState {
@@ -38,11 +38,43 @@ export function rowOf(setup: Setup, { what, id }: Edit): unknown {
   return (what === 'thing' ? setup.things : setup.places)[String(id)]
 }
 
+/** Where a section keeps rows by key, and what model each is of. */
+const rowsIn = (section: string) =>
+  (ROWS as Record<string, Record<string, string | null>>)[section] ?? {}
+
+/** Fields of sections; a row that is new among them is told whole, with what is usual of it. */
+export const withWholeRows = (setup: Setup, fields: Fields): Fields =>
+  Object.fromEntries(
+    Object.entries(fields).map(([section, changed]) => [
+      section,
+      isObject(changed)
+        ? wholeIn(section, (setup as unknown as Record<string, Fields>)[section], changed)
+        : changed,
+    ]),
+  )
+
+function wholeIn(section: string, here: Fields | undefined, changed: Fields): Fields {
+  const now = { ...changed }
+  for (const [rows, model] of Object.entries(rowsIn(section))) {
+    const usual = (USUAL as Record<string, Fields>)[model ?? '']
+    const there = changed[rows]
+    if (!usual || !isObject(there)) continue
+    const known = (here?.[rows] ?? {}) as Fields
+    now[rows] = Object.fromEntries(
+      Object.entries(there).map(([key, row]) => [
+        key,
+        isObject(row) && !(key in known) ? { ...usual, ...row } : row,
+      ]),
+    )
+  }
+  return now
+}
+
 /** Rows that a change made null are gone, as they will be when the server has confirmed it. */
 function withoutGone<T extends object>(setup: T, fields: Fields): T {
   const now = { ...setup } as Record<string, Fields>
   for (const [section, changed] of Object.entries(fields))
-    for (const rows of (ROWS as Record<string, readonly string[]>)[section] ?? []) {
+    for (const rows of Object.keys(rowsIn(section))) {
       if (!(rows in (changed as Fields))) continue
       const left = Object.entries(now[section]![rows] as Fields).filter(([, row]) => row !== null)
       now[section] = { ...now[section], [rows]: Object.fromEntries(left) }

@@ -31,6 +31,15 @@ describe('what was changed', () => {
     expect(patchOf(place, well)?.was).toEqual({ on: null })
   })
 
+  it('takes a kind that nothing is told apart by for a field like others', () => {
+    const line = { kind: 'coil', length_m: 0.6 }
+    expect(patchOf({ line }, { line: { kind: 'cord' } })).toEqual({
+      fields: { line: { kind: 'cord' } },
+      was: { line: { kind: 'coil' } },
+    })
+    expect(merged({ line }, { line: { kind: 'cord' } }).line).toEqual({ ...line, kind: 'cord' })
+  })
+
   it('laid over the newest keeps what others changed', () => {
     const mine = patchOf(thing, { ...thing, fixing: { by: 'strap', leashed: false } })!
     const newest = { ...thing, name: 'Box', fixing: { by: 'loose', leashed: true } }
@@ -62,8 +71,8 @@ describe('what was made over something that never came to be', () => {
   })
 
   it('stays as it was where another kind of thing stands there', () => {
-    const deck = { ...to, on: { kind: 'deck', name: 'Bow' } }
-    expect(rebased({ on: { name: 'Tank' } }, from, deck)).toEqual({ on: { name: 'Tank' } })
+    const rail = { ...to, on: { kind: 'fitting', name: 'Bow' } }
+    expect(rebased({ on: { name: 'Tank' } }, from, rail)).toEqual({ on: { name: 'Tank' } })
   })
 
   it('keeps what was changed of a list, and no more of it', () => {

@@ -2,6 +2,8 @@
  * What a user changed of something, as a merge patch: the fields that differ, and what stood there.
  * The same rule as the core's: objects go in part by part, those of another `kind` and lists whole.
  */
+import { KINDS } from '@/api/words'
+
 export type Fields = Record<string, unknown>
 
 export interface Patch {
@@ -9,12 +11,17 @@ export interface Patch {
   was: Fields
 }
 
-const isObject = (value: unknown): value is Fields =>
+export const isObject = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
-/** Two objects of one kind: what the one leaves out stays as in the other. */
+const apart: ReadonlySet<unknown> = new Set(KINDS)
+
+/** Two objects of one kind: what the one leaves out stays as in the other. A `kind` that nothing is
+ * told apart by is a field like others. */
 const alike = (now: unknown, value: unknown): boolean =>
-  isObject(now) && isObject(value) && (!('kind' in value) || now.kind === value.kind)
+  isObject(now) &&
+  isObject(value) &&
+  (!('kind' in value) || now.kind === value.kind || !apart.has(value.kind))
 
 const equal = (a: unknown, b: unknown): boolean =>
   a === b || JSON.stringify(a) === JSON.stringify(b)
