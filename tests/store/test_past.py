@@ -1,11 +1,13 @@
 """Looking back at a setup leaves no trace."""
 
 import sqlite3
+import threading
+from pathlib import Path
 
 import pytest
 
 from neat_hull.errors import InputError, NotFoundError
-from neat_hull.store.connect import Connection, transaction
+from neat_hull.store.connect import Connection, connect, transaction
 from neat_hull.store.history import Change, change, steps
 from neat_hull.store.past import setup_at
 from neat_hull.store.setups import load_setup, ticks
@@ -74,3 +76,25 @@ def test_looking_back_waits_for_a_writer_and_lets_go_after(db: Connection) -> No
     other.execute("BEGIN IMMEDIATE")  # nothing is held any more
     other.execute("ROLLBACK")
     other.close()
+
+
+def test_looking_back_while_somebody_writes_sees_what_they_wrote(data: Path) -> None:
+    other, looking = connect(data), threading.Event()
+    move(other, 1, -0.1)
+    found: list[float] = []
+
+    def look() -> None:
+        db = connect(data)
+        db.set_trace_callback(lambda sql: looking.set() if sql.startswith("BEGIN") else None)
+        found.append(setup_at(db, 1, 2)[0].setup.places[CRATE].x_m)
+        db.close()
+
+    place = load_setup(other, 1).setup.places[CRATE].model_dump() | {"x_m": -0.2}
+    thread = threading.Thread(target=look)
+    with transaction(other):
+        change(other, 1, None, "Move", [Change("place", CRATE, place)])
+        thread.start()
+        assert looking.wait(60)
+    thread.join(60)
+    other.close()
+    assert found == [-0.2]

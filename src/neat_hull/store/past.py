@@ -13,14 +13,14 @@ def setup_at(db: Connection, setup_id: int, number: int | None) -> tuple[StoredS
     Nothing is kept of the way there. Raises InputError where something shared was changed from
     another setup since, and for a step that there is not.
     """
-    now = load_setup(db, setup_id)
     if number is None:
-        return now, None
-    known = {one.number: one.label for one in steps(db, setup_id)}
-    if number and number not in known:
-        raise InputError("step", number, "there is no such step")
+        return load_setup(db, setup_id), None
     db.execute("BEGIN IMMEDIATE")
     try:
+        now = load_setup(db, setup_id)  # by then nobody else goes on with it
+        known = {one.number: one.label for one in steps(db, setup_id)}
+        if number and number not in known:
+            raise InputError("step", number, "there is no such step")
         left = go_to(db, setup_id, now.revision, number)
         if left:
             raise InputError("step", number, "; ".join(left))

@@ -11,6 +11,7 @@ import type { ChosenAct } from './ChosenPanel.vue'
 import { OVERLAYS } from '@/drawing/overlays'
 import { isTyping } from '@/kit/typing'
 import { useLook } from '@/setup/look'
+import { settleAll } from '@/setup/unsaved'
 import type { useSetup } from '@/setup/useSetup'
 
 type Moves = [number, Place][]
@@ -90,8 +91,11 @@ export function useBenchKeys(bench: Bench) {
   /** With Ctrl or the like held; tells whether it was ours. */
   function withControl(event: KeyboardEvent): boolean {
     const key = event.key.toLowerCase()
-    if (key === 'z') void store.step(event.shiftKey ? 'redo' : 'undo')
-    else if (key === 'a') bench.markAll()
+    if (key === 'z') {
+      settleAll()
+      const way = event.shiftKey ? 'redo' : 'undo'
+      if (store.saving || store.kept?.[`${way}_label`]) void store.step(way) // else there is none
+    } else if (key === 'a') bench.markAll()
     else return false
     return true
   }
