@@ -1,4 +1,4 @@
-"""Looking back at a setup leaves no trace."""
+"""Looking back at a setup leaves no trace, and what is looked at is of one moment."""
 
 import sqlite3
 import threading
@@ -7,10 +7,10 @@ from pathlib import Path
 import pytest
 
 from neat_hull.errors import InputError, NotFoundError
-from neat_hull.store.connect import Connection, connect, transaction
+from neat_hull.store.connect import Connection, connect, reading, transaction
 from neat_hull.store.history import Change, change, steps
 from neat_hull.store.past import setup_at
-from neat_hull.store.setups import load_setup, ticks
+from neat_hull.store.setups import load_setup, new_thing_id, ticks
 
 CRATE = 9
 
@@ -98,3 +98,44 @@ def test_looking_back_while_somebody_writes_sees_what_they_wrote(data: Path) -> 
     thread.join(60)
     other.close()
     assert found == [-0.2]
+
+
+def adding(db: Connection, data: Path) -> None:
+    """Before each that is read from here on, somebody else puts one more thing aboard."""
+    other = connect(data)
+
+    def write(sql: str) -> None:
+        if not sql.lstrip().startswith("SELECT"):
+            return
+        setup, key = load_setup(other, 1).setup, new_thing_id(other)
+        rows = [
+            Change("thing", key, setup.things[CRATE].model_dump()),
+            Change("place", key, setup.places[CRATE].model_dump()),
+        ]
+        with transaction(other):
+            change(other, 1, None, "One more", rows)
+
+    db.set_trace_callback(write)
+
+
+def test_a_setup_that_is_read_while_others_write_is_of_one_moment(
+    db: Connection, data: Path
+) -> None:
+    before = load_setup(db, 1)
+    adding(db, data)
+    found = load_setup(db, 1)
+    db.set_trace_callback(None)
+    assert load_setup(db, 1).revision > found.revision  # they did write
+    assert len(found.setup.things) - len(before.setup.things) == found.revision - before.revision
+    assert set(found.setup.places) <= set(found.setup.things)
+
+
+def test_a_page_that_is_read_while_others_write_is_of_one_moment(
+    db: Connection, data: Path
+) -> None:
+    adding(db, data)
+    with reading(db):
+        first, second = load_setup(db, 1), load_setup(db, 1)
+    db.set_trace_callback(None)
+    assert first == second
+    assert load_setup(db, 1) != second

@@ -71,6 +71,8 @@ async def open_db(request: Request) -> AsyncIterator[Connection]:
         db.change = request.headers.get(CHANGE_KEY) if "setup_id" in request.path_params else None
         if db.change is not None and await run_in_threadpool(is_made, db, db.change):
             raise AlreadyMade(db.change)
+        if request.method == "GET":
+            db.execute("BEGIN")  # a page is of one moment, whatever others write meanwhile
         yield db
     finally:
         db.close()

@@ -115,6 +115,19 @@ def transaction(db: Connection) -> Iterator[None]:
     db.change = None
 
 
+@contextmanager
+def reading(db: sqlite3.Connection) -> Iterator[None]:
+    """All that is read within is of one moment, whatever others write meanwhile."""
+    if db.in_transaction:
+        yield
+        return
+    db.execute("BEGIN")
+    try:
+        yield
+    finally:
+        db.execute("COMMIT")  # of nothing: it only ends the moment
+
+
 def _raw(path: Path, how: str = "") -> Connection:
     db = sqlite3.connect(
         f"{Path(path).absolute().as_uri()}{how}", timeout=_WAIT_S, isolation_level=None,

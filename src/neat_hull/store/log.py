@@ -24,6 +24,7 @@ from neat_hull.model.log import (
     TripRow,
     Uses,
 )
+from neat_hull.store.connect import reading
 from neat_hull.store.queries import read_queries
 
 SQL = read_queries(Path(__file__).with_suffix(".sql"))
@@ -36,6 +37,11 @@ _MARK = tuple(Mark.model_fields)
 
 def load_log(db: Connection, mounted: Collection[int] = ()) -> Log:
     """All that is learned from; of what is mounted, where it stood on each trip as well."""
+    with reading(db):
+        return _load(db, mounted)
+
+
+def _load(db: Connection, mounted: Collection[int]) -> Log:
     trips = {
         row["trip_id"]: LoggedTrip._make((*tuple(row)[:3], bool(row["salt"]), row["boat_id"]))
         for row in db.execute(SQL["trips"])

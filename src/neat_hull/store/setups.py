@@ -12,6 +12,7 @@ from neat_hull.model.dates import Dated
 from neat_hull.model.place import Place
 from neat_hull.model.setup import Angler, SeatPlace, Setup
 from neat_hull.model.thing import Thing
+from neat_hull.store.connect import reading
 from neat_hull.store.dates import list_dates
 from neat_hull.store.queries import read_queries
 from neat_hull.store.rows import SQL as ROWS
@@ -77,6 +78,11 @@ def list_setups(db: Connection) -> list[SetupName]:
 
 def load_setup(db: Connection, setup_id: int) -> StoredSetup:
     """One setup with its boat, its angler and the whole pile of gear. Raises NotFoundError."""
+    with reading(db):
+        return _load(db, setup_id)
+
+
+def _load(db: Connection, setup_id: int) -> StoredSetup:
     key = {"setup_id": setup_id}
     row = db.execute(SQL["one"], key).fetchone()
     if row is None:
