@@ -29,6 +29,8 @@ export interface Held {
   setup_id: number
   label: string
   call: Call
+  /** set where nobody answered it: it may have been made, and others may have gone on since */
+  again?: true
   /** set where somebody else changed the same meanwhile: the fields, and what they are now */
   overtaken?: { field: string; why: string }[]
 }
@@ -135,6 +137,9 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
           if (!(error instanceof Offline || error instanceof Refusal)) throw error
           if (error instanceof Offline || error.problem.status >= 500) {
             lost(error)
+            entries.value = entries.value.map((one) =>
+              one.key === next.key ? { ...one, again: true } : one,
+            )
             for (const one of waiting.value) answer(one.key, true)
             again = setTimeout(() => void send(), AGAIN_MS)
             return

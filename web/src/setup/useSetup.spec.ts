@@ -121,16 +121,24 @@ describe('the open setup', () => {
     expect([store.confirmed?.revision, store.keptPlace(7)?.x_m]).toEqual([2, 2])
   })
 
-  it.each([
-    ['is where the undo led', 2, 1],
-    ['is left as it was where somebody else did more', 3, 2],
-  ])('was asked to undo: what a change counts from %s', async (_, revision, was) => {
+  it('counts a change made while an undo is on its way from where that led', async () => {
     void store.put(7, at(2))
-    await there.answers(state(2, 1))
+    await there.answers(state(2, 2))
     void store.step('undo')
     void store.put(7, at(3))
-    await there.answers(state(1, revision))
-    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: was } }] })
+    await there.answers(state(1, 3))
+    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 1 } }] })
+  })
+
+  it('leaves what a change counts from where others may have gone on since', async () => {
+    void store.put(7, at(2))
+    await there.answers(state(2, 2))
+    void store.step('undo')
+    await there.isGone()
+    void store.put(7, at(3))
+    await vi.advanceTimersByTimeAsync(2100)
+    await there.answers(state(1, 4))
+    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 2 } }] })
   })
 
   it('opens the setup asked for last, whichever is answered last', async () => {

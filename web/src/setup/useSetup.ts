@@ -244,7 +244,7 @@ export const useSetup = defineStore('setup', () => {
     const state = await answerTo(held)
     if (state.setup_id !== wanted) return
     endTrial(held)
-    if (!('edits' in held.call)) stepped(state)
+    if (!('edits' in held.call || held.again)) stepped(state)
     keep(state)
     left.value = state.left
   }
@@ -268,9 +268,9 @@ export const useSetup = defineStore('setup', () => {
     askState(api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id } } }))
 
   /** What was changed since I asked for a step, such as an undo, counts from where that led. */
-  function stepped({ setup_id, revision, setup }: SetupState): void {
+  function stepped({ setup_id, setup }: SetupState): void {
     const was = confirmed.value
-    if (was?.setup_id !== setup_id || was.revision + 1 !== revision) return // others did something
+    if (was?.setup_id !== setup_id) return
     outbox.rebase(setup_id, (edit) => ({ from: rowOf(was.setup, edit), to: rowOf(setup, edit) }))
   }
 
