@@ -3,9 +3,9 @@
  * one never comes last, and none comes after it was forgotten. Where nobody answers at all, it is put
  * again until somebody does.
  */
+import { useTimeoutFn } from '@vueuse/core'
 import {
   computed,
-  onScopeDispose,
   readonly,
   ref,
   shallowRef,
@@ -41,11 +41,11 @@ export function useAsked<T>(): Asked<T> {
   const held = computed(() => busy.value || trouble.value !== '')
   const refusal = shallowRef<Refusal | null>(null)
   let newest = 0
-  let again: ReturnType<typeof setTimeout> | undefined
+  const again = useTimeoutFn(put, AGAIN_MS, { immediate: false })
 
   async function put(question: () => Promise<T>): Promise<boolean> {
     const mine = ++newest
-    clearTimeout(again)
+    again.stop()
     busy.value = true
     try {
       const found = await question()
@@ -59,7 +59,7 @@ export function useAsked<T>(): Asked<T> {
       if (mine === newest) {
         trouble.value = error.message
         refusal.value = error instanceof Refusal ? error : null
-        if (error instanceof Offline) again = setTimeout(() => void put(question), AGAIN_MS)
+        if (error instanceof Offline) again.start(question)
       }
       return false
     } finally {
@@ -69,14 +69,12 @@ export function useAsked<T>(): Asked<T> {
 
   function forget(): void {
     newest += 1
-    clearTimeout(again)
+    again.stop()
     answer.value = null
     busy.value = false
     trouble.value = ''
     refusal.value = null
   }
-
-  onScopeDispose(() => clearTimeout(again), true)
 
   return { answer, busy: readonly(busy), trouble: readonly(trouble), held, refusal, put, forget }
 }

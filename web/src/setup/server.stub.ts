@@ -1,6 +1,6 @@
 /** A browser with the store, and a server that answers when it is told to, for specs without either. */
 import { createPinia, setActivePinia } from 'pinia'
-import { vi } from 'vitest'
+import { afterEach, vi } from 'vitest'
 import type { Place, SetupState } from '@/api/client'
 import { stubBrowser } from './browser.stub'
 
@@ -78,8 +78,14 @@ function server() {
   }
 }
 
-/** The store before anything was asked. */
+afterEach(() => {
+  vi.unstubAllGlobals()
+  vi.useRealTimers()
+})
+
+/** The store before anything was asked, by a clock that stands still. */
 export async function fresh() {
+  vi.useFakeTimers()
   stubBrowser()
   setActivePinia(createPinia())
   const there = server()

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { opened, type ServerStub } from './server.stub'
 import { useOffers } from './useOffers'
 
@@ -9,13 +9,8 @@ describe('what the log has learned', () => {
   let offers: ReturnType<typeof useOffers>
 
   beforeEach(async () => {
-    vi.useFakeTimers()
     ;({ there } = await opened())
     offers = useOffers()
-  })
-  afterEach(() => {
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
   })
 
   it('is taken over as a field of the item, with what stood there', async () => {

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { effectScope, type EffectScope } from 'vue'
 import { opened, state, type ServerStub } from './server.stub'
 import { api, ask } from '@/api/client'
@@ -26,7 +26,6 @@ describe("a screen's own answer", () => {
   let scope: EffectScope
 
   beforeEach(async () => {
-    vi.useFakeTimers()
     ;({ there, store } = await opened())
     scope = effectScope()
     page = scope.run(() =>
@@ -36,11 +35,7 @@ describe("a screen's own answer", () => {
     )!
     expect(await there.answers({ bought: 1 })).toBe(AT)
   })
-  afterEach(() => {
-    scope.stop()
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
-  })
+  afterEach(() => scope.stop())
 
   it('is asked for again when the setup has changed, and not before', async () => {
     void store.putMoney({ trips: 3 })

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { at, fresh, opened, state, type ServerStub } from './server.stub'
 import type { useSetup } from './useSetup'
 
@@ -9,12 +9,7 @@ describe('the open setup', () => {
   let store: ReturnType<typeof useSetup>
 
   beforeEach(async () => {
-    vi.useFakeTimers()
     ;({ there, store } = await opened())
-  })
-  afterEach(() => {
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
   })
 
   it('shows a thing where it is tried, with the figures of that', async () => {
@@ -155,12 +150,6 @@ describe('the open setup', () => {
 })
 
 describe('a page that was opened while', () => {
-  beforeEach(() => vi.useFakeTimers())
-  afterEach(() => {
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
-  })
-
   it('nobody answered has its boats as soon as somebody does', async () => {
     const { there, store } = await fresh()
     void store.open()

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { effectScope, nextTick, type EffectScope } from 'vue'
 import { opened, state, type ServerStub } from './server.stub'
 import type { useSetup } from './useSetup'
@@ -11,16 +11,11 @@ describe('a slider in hand', () => {
   let slider: ReturnType<typeof useSliding>
 
   beforeEach(async () => {
-    vi.useFakeTimers()
     ;({ there, store } = await opened())
     scope = effectScope()
     slider = scope.run(() => useSliding())!
   })
-  afterEach(() => {
-    scope.stop()
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
-  })
+  afterEach(() => scope.stop())
 
   it('is tried with all else of its section, and shown before it is answered', async () => {
     slider.tryOut('safety', { shore_m: 300 })

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { effectScope, type EffectScope } from 'vue'
 import { opened, type ServerStub } from './server.stub'
 import { useTicks } from './useTicks'
@@ -9,17 +9,12 @@ describe('ticks of a list', () => {
   let ticks: ReturnType<typeof useTicks>
 
   beforeEach(async () => {
-    vi.useFakeTimers()
     ;({ there } = await opened())
     scope = effectScope()
     ticks = scope.run(() => useTicks('pack'))!
     expect(await there.answers({ done: { pack: ['rods'], home: ['rinse'] } })).toMatch(/ticks$/)
   })
-  afterEach(() => {
-    scope.stop()
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
-  })
+  afterEach(() => scope.stop())
 
   it('are those of that list alone', () => {
     expect(['rods', 'rinse', 'net'].map(ticks.isDone)).toEqual([true, false, false])

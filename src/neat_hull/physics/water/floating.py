@@ -67,11 +67,8 @@ class FloatingHull:
     def level_m3(self) -> Array:
         """(t, 16) m³: the volumes under the levels."""
         upright, heeled_rad = self.upright_rows[:, 0], self.table_rad[1:]
-        turned, flat = (
-            self.some_turned(FULL_RAD.searchsorted(heeled_rad)),
-            np.zeros_like(heeled_rad),
-        )
-        counted = self.lattice.counted(self.dry(len(heeled_rad)))
+        turned = self.some_turned(FULL_RAD.searchsorted(heeled_rad))
+        flat, counted = np.zeros_like(heeled_rad), self.lattice.counted(self.dry(len(heeled_rad)))
         under = [turned.immerse(h_m, flat, counted).v_m3 for h_m in self.level_m[1:].T]
         return np.vstack((upright, np.stack(under, axis=1)))
 

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { effectScope, type EffectScope } from 'vue'
 import { at, opened, state, type ServerStub } from '@/setup/server.stub'
 import type { useSetup } from '@/setup/useSetup'
@@ -20,16 +20,11 @@ describe('a way out of a finding', () => {
   let ways: ReturnType<typeof useAdvice>
 
   beforeEach(async () => {
-    vi.useFakeTimers()
     ;({ there, store } = await opened())
     scope = effectScope()
     ways = scope.run(() => useAdvice(store, () => 'metric'))!
   })
-  afterEach(() => {
-    scope.stop()
-    vi.unstubAllGlobals()
-    vi.useRealTimers()
-  })
+  afterEach(() => scope.stop())
 
   async function found(): Promise<void> {
     void ways.find('bow-down:7')
