@@ -53,6 +53,24 @@ def test_each_lies_as_it_would_alone(loads: list[tuple[float, float]]) -> None:
         assert gm[n] == pytest.approx(hydrostatics.upright(alone).gm_m, abs=1e-6)
 
 
+@given(st.lists(st.tuples(st.floats(-40, 60), st.floats(-0.3, 0.3)), min_size=1, max_size=4))
+@examples(15)
+def test_far_aside_each_goes_over_where_it_would_alone(loads: list[tuple[float, float]]) -> None:
+    kg, aside = ([one[i] for one in loads * 2] for i in (0, 1))
+    floating, mass, centre, found, _ = around(CLEAN, kg, aside)
+    for n in range(len(loads)):
+        one = Loads(mass[n : n + 1], centre[n : n + 1])
+        try:
+            alone = hydrostatics.settle(floating, one, DENSITY).rest
+        except (DoesNotFloat, NoBalance):
+            assert not found.floats[n]
+            continue
+        for k in (n, n + len(loads)):
+            assert found.floats[k]
+            off = np.degrees(found.heel_rad[k] - alone.heel_rad[0])
+            assert off == pytest.approx(0, abs=0.03)
+
+
 @given(st.floats(0.0, 0.05), st.floats(-20, 20))
 @examples(10)
 def test_mirrored_loads_lie_mirrored(aside: float, kg: float) -> None:

@@ -107,11 +107,16 @@ def lying(
         open_ = open_[moves]
         first[open_] = np.clip(first[open_] + three.beside[moves], 0, len(FULL_RAD) - _BESIDE)
     floats = settled.copy()
-    for n in np.flatnonzero(~settled).tolist():
-        rest = _alone(floating, float(mass_kg[n]), centre[n], density_kg_m3)
+    # Most loads of a day are the same load, and those that turn one boat over all do it alike.
+    left = np.flatnonzero(~settled)
+    each, which = np.unique(np.column_stack((mass_kg, centre))[left], axis=0, return_inverse=True)
+    over = _over(floating, each[:, 0] / density_kg_m3, each[:, 1:], level.rest)
+    for k in np.flatnonzero(~over).tolist():
+        rest = _alone(floating, float(each[k, 0]), each[k, 1:], density_kg_m3)
         if rest is not None:
-            heel[n], tau[n], h[n] = rest
-            floats[n] = True
+            same = left[which.ravel() == k]
+            heel[same], tau[same], h[same] = rest
+            floats[same] = True
     return Lying(side * heel, h, tau, floats, looked)
 
 
@@ -156,6 +161,22 @@ def _three(
         beside,
         held,
     )
+
+
+def _over(floating: FloatingHull, volume_m3: Array, centre_m: Array, near: Rest) -> Flags:
+    """Which of k loads (k,) turn the boat over: of a full curve nothing floods and no heel holds
+    it, until it floats no more."""
+    count, heels = len(volume_m3), len(FULL_RAD)
+    if not count:
+        return np.zeros(0, dtype=np.bool_)
+    each, at = np.repeat(np.arange(count), heels), np.tile(np.arange(heels), count)
+    held = rest_of_each(floating, volume_m3[each], centre_m[each], at, near, None)
+    dry = (held.lost == floating.drains).all(axis=1)
+    with np.errstate(invalid="ignore"):
+        goes_on = dry & (held.righting_lever_m(centre_m[each]) < 0)
+    sunk = np.logical_or.accumulate(~held.floats.reshape(count, heels), axis=1)
+    over: Flags = (goes_on.reshape(count, heels) | sunk).all(axis=1) & ~sunk[:, 0]
+    return over
 
 
 def _alone(
