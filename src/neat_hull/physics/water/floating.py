@@ -2,7 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 import numpy as np
@@ -221,6 +221,11 @@ class Rest(Attitude):
             self.immersion.row(at),
             self.sideways.row(at),
         )
+
+    def mirrored(self) -> "Rest":
+        """Heeled as far the other way: a hull is the same on both sides."""
+        aside = self.sideways.mirrored()
+        return replace(self, heel_rad=-self.heel_rad, sideways=aside)
 
     def buoyancy_m(self) -> Array:
         """(k, 3) m: centre of buoyancy in the body frame."""

@@ -1,7 +1,7 @@
 """The figures of a boat at rest, in the words of the textbook."""
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -103,9 +103,13 @@ class Settled:
         return section_m2(lattice, heel_rad, h_m, tau, lattice.counted(rest.lost))
 
 
-def settle(floating: FloatingHull, loads: Loads, water_density_kg_m3: float) -> Settled:
-    """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none."""
-    return _settled(floating, loads, water_density_kg_m3, np.zeros(1), None)
+def settle(
+    floating: FloatingHull, loads: Loads, water_density_kg_m3: float, near: Rest | None = None
+) -> Settled:
+    """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none. `near` is the
+    same boat at all heels of a full curve under much the same load: where it heels far
+    the search starts there."""
+    return _settled(floating, loads, water_density_kg_m3, np.zeros(1), None, near)
 
 
 def held_upright(
@@ -142,6 +146,7 @@ def _settled(
     water_density_kg_m3: float,
     heel_rad: Array,
     before: Settled | None,
+    full: Rest | None = None,
 ) -> Settled:
     floating.require_floats(loads.total_kg, water_density_kg_m3)
     volume_m3 = loads.total_kg / water_density_kg_m3
@@ -149,7 +154,7 @@ def _settled(
         before = None
     near = None if before is None else before.held
     held = rest_at_heels(floating, volume_m3, loads.centre_m, heel_rad, near=near)
-    rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0))
+    rest = rest_free(floating, volume_m3, loads.centre_m, held.row(0), full)
     return Settled(floating, loads, water_density_kg_m3, rest, held)
 
 
@@ -233,7 +238,14 @@ def righting_curve(settled: Settled, heel_rad: Array) -> RightingCurve:
     """Righting levers at imposed heels (k,), sinkage and trim free."""
     if len(heel_rad) == 0:
         return RightingCurve(*(np.zeros(0) for _ in range(5)))
-    return _curve(settled.floating, settled.loads.centre_m, _held(settled, heel_rad))
+    return held_through(settled, heel_rad)[1]
+
+
+def held_through(settled: Settled, heel_rad: Array) -> tuple[Settled, RightingCurve]:
+    """The same boat held at heels (k,), of which the first is 0, and its curve there."""
+    held = _held(settled, heel_rad)
+    curve = _curve(settled.floating, settled.loads.centre_m, held)
+    return replace(settled, held=held), curve
 
 
 def levers_of_each(

@@ -54,6 +54,10 @@ class Sideways:
         """Some of the attitudes."""
         return Sideways(self.vs[at], self.as_[at], self.axs[at], self.ass[at])
 
+    def mirrored(self) -> "Sideways":
+        """Heeled as far the other way."""
+        return Sideways(-self.vs, -self.as_, -self.axs, self.ass)
+
 
 class Planes(Protocol):
     """Sections seen at k heels, asked of one water plane after the other."""

@@ -11,18 +11,24 @@ from neat_hull.errors import NoBalance
 from neat_hull.physics.arrays import Array
 from neat_hull.physics.water.balance import ITERATIONS, RESIDUAL, TRIM_STEP, Problem, flooding
 from neat_hull.physics.water.floating import FloatingHull, Rest
+from neat_hull.physics.water.heels import FULL_RAD, SCANNED_RAD
 from neat_hull.physics.water.held import rest_at_heels
 from neat_hull.physics.water.immersion import Immersion, Sideways, immersed
 
 _HEEL_STEP_RAD = np.radians(6.0)
 _CHECKED_HEEL_RAD = np.radians(10.0)  # beyond this a nearer place of rest might have been jumped
-_SCAN_RAD = np.radians(np.arange(0.0, 90.1, 2.5))
-_SCANNED_AT_ONCE = 8
 _LEAST_RAD = 1e-4  # upright itself, where a boat may balance and yet go over, is not looked at
 
 
-def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright: Rest) -> Rest:
-    """The place of rest (k = 1) of a boat let go from upright (k = 1), stable in heel.
+def rest_free(
+    floating: FloatingHull,
+    volume_m3: float,
+    centre_m: Array,
+    upright: Rest,
+    near: Rest | None = None,
+) -> Rest:
+    """The place of rest (k = 1) of a boat let go from upright (k = 1), stable in heel. `near` is
+    how it lies at all heels of a full curve under much the same load, a start for the search.
 
     Raises NoBalance if it floods and sinks, rolls over or stands on its end.
     """
@@ -31,7 +37,7 @@ def rest_free(floating: FloatingHull, volume_m3: float, centre_m: Array, upright
         _raise_sinking(problem, upright)
     rest = _newton_free(problem, upright)
     if rest is None or abs(rest.heel_rad[0]) > _CHECKED_HEEL_RAD:
-        rest = _roll_until_still(problem)
+        rest = _roll_until_still(problem, near)
     return rest
 
 
@@ -143,7 +149,7 @@ def _stable(stiffness: tuple[_Three, _Three, _Three]) -> bool:
     return bool(i - g * sink - h * trim < 0.0)
 
 
-def _roll_until_still(problem: Problem) -> Rest:
+def _roll_until_still(problem: Problem, near: Rest | None) -> Rest:
     """Follow the righting lever from upright to the first place where it turns to restoring."""
     floating, volume_m3, centre_m = problem.floating, problem.volume_m3, problem.centre_m
 
@@ -155,7 +161,7 @@ def _roll_until_still(problem: Problem) -> Rest:
     lever = float(levers[0])
     balanced = abs(lever) <= 1e-9
     side = 1.0 if balanced else -float(np.sign(lever))
-    scanned = _scanned(at, side)
+    scanned = _scanned(problem, side, near)
     below, was = next(scanned)
     for rest, now in scanned:
         if balanced:
@@ -176,13 +182,17 @@ def _roll_until_still(problem: Problem) -> Rest:
 _HeldAt: TypeAlias = Callable[[Array], tuple[Rest, Array]]
 
 
-def _scanned(at: _HeldAt, side: float) -> Iterator[tuple[Rest, float]]:
-    """Heel after heel, how it is held there and how much that restores: a few at a time, for most
-    are still before long."""
-    for first in range(0, len(_SCAN_RAD), _SCANNED_AT_ONCE):
-        rest, levers = at(side * _SCAN_RAD[first : first + _SCANNED_AT_ONCE])
+def _scanned(problem: Problem, side: float, near: Rest | None) -> Iterator[tuple[Rest, float]]:
+    """Heel after heel to that side, how it is held there and how much that restores; looked for on
+    starboard, where the sections are tabulated."""
+    floating, volume_m3 = problem.floating, problem.volume_m3
+    centre_m = problem.centre_m * (1.0, side, 1.0)
+    for heels in SCANNED_RAD if near is None else (FULL_RAD,):
+        rest = rest_at_heels(floating, volume_m3, centre_m, heels, near=near)
+        levers = rest.righting_lever_m(centre_m)
+        there = rest if side > 0 else rest.mirrored()
         for i, lever in enumerate(levers.tolist()):
-            yield rest.row(i), side * lever
+            yield there.row(i), lever
 
 
 def _between(problem: Problem, at: _HeldAt, below: Rest, above: Rest) -> Rest | None:

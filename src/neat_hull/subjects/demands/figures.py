@@ -304,8 +304,11 @@ def _solve(boat: Asked, case: DemandLoads) -> Demand:
     floating, density = rigged.floating, rigged.water_density_kg_m3
     lever = abs(float(case.loads.centre_m[1]))
     held = hydrostatics.held_upright(floating, case.loads.on_centreline(), density)
-    gm = None if held is None else hydrostatics.upright(held).gm_m
-    greatest = None if held is None else _greatest_gz_m(held)
+    gm = greatest = near = None
+    if held is not None:
+        gm = hydrostatics.upright(held).gm_m
+        through, curve = hydrostatics.held_through(held, FULL_RAD)
+        greatest, near = _greatest_gz_m(curve, case.loads.total_kg), through.held
     margin = lever / greatest if greatest else None
     demand = Demand(
         code=case.code,
@@ -325,7 +328,7 @@ def _solve(boat: Asked, case: DemandLoads) -> Demand:
         trouble=None,
     )
     try:
-        settled = hydrostatics.settle(floating, case.loads, density)
+        settled = hydrostatics.settle(floating, case.loads, density, near)
     except (DoesNotFloat, NoBalance) as trouble:
         if case.standing and gm is not None:
             told = "Only your own balance keeps it up: the boat alone would go over"
@@ -364,7 +367,6 @@ def _margin_band(
     return hypot(margin * band.gm_m / max(gm_m, band.gm_m, 1e-3), band.offset_m / greatest_gz_m)
 
 
-def _greatest_gz_m(upright: hydrostatics.Settled) -> float | None:
-    curve = hydrostatics.righting_curve(upright, FULL_RAD)
-    greatest = stability(curve, upright.loads.total_kg).greatest_gz_m
+def _greatest_gz_m(curve: hydrostatics.RightingCurve, mass_kg: float) -> float | None:
+    greatest = stability(curve, mass_kg).greatest_gz_m
     return greatest if greatest > _SOME_GZ_M else None
