@@ -20,20 +20,23 @@ from neat_hull.model.thing import Thing
 from neat_hull.model.water import WATER_DENSITY_KG_M3
 from neat_hull.physics.hull.tape import LOW_M
 from neat_hull.physics.water.floating import FloatingHull
+from neat_hull.physics.water.heels import FULL_RAD
 from neat_hull.physics.water.hydrostatics import (
     Settled,
     equilibrium,
     held_upright,
+    righting_curve,
     settle,
     upright,
 )
 from neat_hull.physics.water.loads import Loads
+from neat_hull.physics.water.stability import stability
 from neat_hull.rig.bands import bands
 from neat_hull.rig.hulls import floating_hull
 from neat_hull.rig.settling import at_rest
 from neat_hull.rig.typical import SEAT_AT, KnownMeasures, typical_tape
 from neat_hull.subjects.calibration.figures import _freeboard_m, refit
-from neat_hull.subjects.demands.figures import _greatest_gz_m, demand_loads, readings
+from neat_hull.subjects.demands.figures import demand_loads, readings
 from neat_hull.whole.evaluate import evaluated
 
 Array = NDArray[np.float64]
@@ -457,8 +460,10 @@ def _errors(setup: Setup, loads: Loads, true: Settled) -> Errors | None:
         at[:n] += off.at_m
         asked = Loads(mass, at)
         held = held_upright(settled.floating, asked.on_centreline(), ev.rigged.water_density_kg_m3)
-        greatest = None if held is None else _greatest_gz_m(held)
-        if greatest:
+        if held is None:
+            return errors
+        greatest = stability(righting_curve(held, FULL_RAD), asked.total_kg).greatest_gz_m
+        if greatest > 0.001:
             used = abs(float(asked.centre_m[1])) / greatest
             errors["margin"] = (landing.margin_used - used, landing.margin_band)
     return errors

@@ -6,14 +6,13 @@ from tests.places import on
 
 from neat_hull.model.comparison import Comparison, FigureRow
 from neat_hull.model.setup import Setup
-from neat_hull.rig.beside import ALONE
 from neat_hull.whole.compare import compare
-from neat_hull.whole.evaluate import evaluate
+from neat_hull.whole.evaluate import evaluate, evaluated
 
 
 def side_by_side(*setups: Setup) -> Comparison:
     """By their names."""
-    return compare([(setup.name, setup, ALONE) for setup in setups])
+    return compare([(setup.name, evaluated(setup)) for setup in setups])
 
 
 def row(found: Comparison, label: str) -> FigureRow:

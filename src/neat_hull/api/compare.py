@@ -9,6 +9,7 @@ from neat_hull.model.base import Model
 from neat_hull.model.comparison import Comparison
 from neat_hull.store.past import setup_at
 from neat_hull.whole.compare import compare
+from neat_hull.whole.evaluate import evaluated
 
 router = routes("compare")
 
@@ -33,5 +34,5 @@ def side_by_side(body: Compare, db: Db) -> Comparison:
     for one in body.sides:
         stored, label = setup_at(db, one.setup_id, one.step)
         then = "" if label is None else f", after {label!r}"
-        sides.append((f"{stored.setup.name}{then}", stored.setup, beside_of(stored)))
+        sides.append((f"{stored.setup.name}{then}", evaluated(stored.setup, beside_of(stored))))
     return compare(sides)

@@ -31,7 +31,6 @@ from neat_hull.subjects.power.monitoring import (
     played,
 )
 from neat_hull.subjects.power.moves import new_wire
-from neat_hull.whole.evaluate import evaluated
 
 
 class NewWire(Model):
@@ -55,20 +54,19 @@ def power(setup_id: SetupId, body: Trial, db: Db) -> FullPower:
 @router.post("/power/wire")
 def wire(setup_id: SetupId, body: NewWire, db: Db) -> Conductor:
     """A wire between two things aboard as one would lay it; stores nothing."""
-    setup = load_setup(db, setup_id).setup
+    stored = load_setup(db, setup_id)
     for field, thing_id in (("start", body.start), ("end", body.end)):
-        if thing_id not in setup.places:
+        if thing_id not in stored.setup.places:
             raise InputError(field, thing_id, "this item is not aboard")
     if body.start == body.end:
         raise InputError("end", body.end, "a wire runs from one item to another")
-    return new_wire(evaluated(setup), body.start, body.end)
+    return new_wire(EVALUATIONS.of(stored), body.start, body.end)
 
 
 @router.get("/power/shopping.csv")
 def shopping(setup_id: SetupId, db: Db) -> Response:
     """What to buy for the wiring, a row each; lengths in m."""
-    setup = load_setup(db, setup_id).setup
-    text = write_shopping(to_buy(evaluated(setup)))
+    text = write_shopping(to_buy(EVALUATIONS.of(load_setup(db, setup_id))))
     headers = {"Content-Disposition": 'attachment; filename="wiring.csv"'}
     return Response(text, media_type="text/csv; charset=utf-8", headers=headers)
 

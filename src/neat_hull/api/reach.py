@@ -10,7 +10,6 @@ from neat_hull.errors import NotFoundError
 from neat_hull.model.reach import FullReach, Reaching
 from neat_hull.store.setups import load_setup
 from neat_hull.subjects.reach.full import full_reach, reaching_for
-from neat_hull.whole.evaluate import evaluated
 
 router = routes("reach", "/setups/{setup_id}")
 
@@ -31,7 +30,7 @@ def reach(setup_id: SetupId, body: ReachTrial, db: Db) -> FullReach:
 @router.get("/reaching/{thing_id}")
 def reach_for(setup_id: SetupId, thing_id: ThingId, db: Db) -> Reaching:
     """The angler reaching for one thing, and how the boat lies meanwhile."""
-    setup = load_setup(db, setup_id).setup
-    if thing_id not in setup.places:
+    stored = load_setup(db, setup_id)
+    if thing_id not in stored.setup.places:
         raise NotFoundError(f"item {thing_id} is not aboard")
-    return reaching_for(evaluated(setup), thing_id)
+    return reaching_for(EVALUATIONS.of(stored), thing_id)

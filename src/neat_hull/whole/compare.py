@@ -9,11 +9,11 @@ from neat_hull.model.figures import Figures
 from neat_hull.model.reach import Aboard
 from neat_hull.model.said import HowKind, Verdict
 from neat_hull.model.setup import Setup
-from neat_hull.rig.beside import Beside
+from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.whereabouts import bow_to_stern
 from neat_hull.whole.advice.best import changed
 from neat_hull.whole.drawing import drawing
-from neat_hull.whole.evaluate import evaluate
+from neat_hull.whole.evaluate import live
 
 _SAME_M, _SAME_DEG = 0.005, 1.0  # nobody sees less
 
@@ -24,18 +24,16 @@ class _Column:
     figures: Figures
 
 
-def compare(setups: Sequence[tuple[str, Setup, Beside]]) -> Comparison:
+def compare(setups: Sequence[tuple[str, Evaluated]]) -> Comparison:
     """The setups by the names they are shown under; the first is what others are held against.
-
-    With each comes what it is judged with that is not its own.
 
     Raises InputErrors for measures that mean nothing.
     """
-    columns = [_Column(setup, evaluate(setup, beside)) for _, setup, beside in setups]
+    columns = [_Column(ev.setup, live(ev)) for _, ev in setups]
     return Comparison(
         sides=[
             _side(name, column, columns[0])
-            for (name, *_), column in zip(setups, columns, strict=True)
+            for (name, _), column in zip(setups, columns, strict=True)
         ],
         figures=[_row(columns, *one) for one in _FIGURES],
         weights=_weights(columns),

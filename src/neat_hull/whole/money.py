@@ -137,7 +137,7 @@ def _gone(before: list[Finding], after: list[Finding]) -> list[Finding]:
 
 
 def _judged(ev: Evaluated, setup: Setup) -> list[Finding]:
-    return evaluated(setup, ev.beside).once(judge)
+    return evaluated(setup, ev.beside, ev).once(judge)
 
 
 @dataclass(frozen=True)
@@ -160,7 +160,7 @@ def _phases(ev: Evaluated) -> Iterator[PhaseRow]:
 
 def _phase(ev: Evaluated, phase: Phase, before: _Built | None) -> tuple[PhaseRow, _Built]:
     setup, was = in_phase(ev.setup, phase), before or _Built()
-    figures = live(evaluated(setup, ev.beside))
+    figures = live(evaluated(setup, ev.beside, ev))
     there, things = frozenset(setup.places), setup.things
     comes = sorted(there - was.aboard)
     costs = {i: minor(things[i].price) for i in comes if not things[i].bought}

@@ -12,10 +12,9 @@ from neat_hull.whole.evaluate import evaluated
 def surf_page(ev: Evaluated) -> SurfPage:
     """All of it for a setup."""
     try:
-        second = in_surf(ev.setup)
-        surf = evaluated(second, ev.beside)
+        surf = evaluated(in_surf(ev.setup), ev.beside, ev)
         told = rows(ev, surf)
-        sides = compare([("Fishing", ev.setup, ev.beside), ("Through the surf", second, ev.beside)])
+        sides = compare([("Fishing", ev), ("Through the surf", surf)])
     except (InputError, DoesNotFloat, NoBalance) as trouble:
         return SurfPage(sides=None, rows=[], steps=[], down=down(ev), trouble=str(trouble))
     return SurfPage(sides=sides, rows=told, steps=steps(surf, told), down=down(ev), trouble=None)
