@@ -78,6 +78,24 @@ def waves_n(
     return found
 
 
+class Waves:
+    """The waves of one body in one water; what a speed comes to is kept, for several searches for
+    a speed take the same steps."""
+
+    def __init__(self, body: WetBody, density_kg_m3: float) -> None:
+        self._body, self._density_kg_m3 = body, density_kg_m3
+        self._known: dict[float, float] = {}
+
+    def at(self, speed_m_s: Array) -> Array:
+        """As `waves_n`, converged."""
+        speeds = speed_m_s.tolist()
+        new = [speed for speed in dict.fromkeys(speeds) if speed not in self._known]
+        if new:
+            found = waves_n(self._body, np.array(new), self._density_kg_m3)
+            self._known.update(zip(new, found.tolist(), strict=True))
+        return np.array([self._known[speed] for speed in speeds])
+
+
 def _amplitude(body: WetBody, k0: Array, lam: Array) -> Complex:
     """A(λ) = ∫exp(k₀λ²ζ + i·k₀λξ)dV, with ξ = x·√(1 + τ²) − τζ."""
     plane = body.plane
@@ -97,7 +115,7 @@ def _sections(body: WetBody, rate: Complex) -> Complex:
     levels: its slope times ∫exp(−κd) over each step, by parts."""
     depth = body.level_m
     kappa = rate[:, None]
-    falls = np.exp(-kappa * depth)  # (l, k)
+    falls = np.exp(-kappa.real * depth) * _turns(-kappa.imag * depth)  # (l, k)
     # A(0) − κ∫e^(−κd)A = A(last)·e^(−κ·last) − ∫e^(−κd)·A′dd, and A(last) is nothing.
     fell = (falls[:, :-1] - falls[:, 1:]) / kappa
     slope = np.diff(body.under_m2, axis=1) / np.diff(depth)
@@ -122,7 +140,15 @@ def _along(x: Array, values: Complex, wave: Array) -> Complex:
     if len(each) > 1:
         j0, j1, j2 = j0[:, which], j1[:, which], j2[:, which]
     spans = m * j0 + 0.5j * (b - a) * j1 + ((a + b) / 2 - m) * j2
-    found: Complex = np.einsum("ln,ln->l", spans, np.exp(1j * wave[:, None] * middle))
+    found: Complex = np.einsum("ln,ln->l", spans, _turns(wave[:, None] * middle))
+    return found
+
+
+def _turns(phase: Array) -> Complex:
+    """exp(i·phase): of real sines and cosines, which are found several at once."""
+    found = np.empty(phase.shape, dtype=np.complex128)
+    np.cos(phase, out=found.real)
+    np.sin(phase, out=found.imag)
     return found
 
 

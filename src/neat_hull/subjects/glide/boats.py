@@ -9,7 +9,7 @@ from neat_hull.model.glide_case import AfloatCase, Assumptions, CaseAppendage, C
 from neat_hull.physics.hull.shape import Hull
 from neat_hull.physics.resistance.boat_drag import BoatDrag, Coefficients, Profile, profile
 from neat_hull.physics.resistance.parts import Appendage, InTheWind
-from neat_hull.physics.resistance.waves import waves_n
+from neat_hull.physics.resistance.waves import Waves
 from neat_hull.physics.resistance.wet_body import Plane, wet_body
 from neat_hull.physics.resistance.winds import Air
 from neat_hull.physics.water import hydrostatics
@@ -78,7 +78,7 @@ def afloat(case: AfloatCase, bare: bool) -> Afloat | None:
         (sides.wet_m2, sides.wet_x_m),
         tuple(_appendage(one) for one in hanging),
         _in_the_wind(sides, hull_cd, standing),
-        lambda speeds: waves_n(body, speeds, density),
+        Waves(body, density).at,
     )
     return Afloat(case, hull, settled, hydrostatics.drafts_m(hull, rest)[1], sides, drag)
 
