@@ -22,25 +22,43 @@ from dataclasses import dataclass
 from typing import Any, Literal
 
 _HUGE_KG = 1e6  # nobody reads more digits
+_FAR_M = 10.0  # from here on nobody counts in centimetres
+BoundKind = Literal[
+    "length", "mass", "speed", "warmth", "thin", "angle", "ratio", "force", "power", "charge"
+]
+_SAID: dict[BoundKind, tuple[float, str]] = {
+    "length": (100.0, " cm"), "mass": (1.0, " kg"), "speed": (1.0, " m/s"), "warmth": (1.0, " °C"),
+    "thin": (1.0, " mm"), "angle": (1.0, "°"), "ratio": (100.0, " %"), "force": (1.0, " N"),
+    "power": (1.0, " W"), "charge": (1.0, " Ah"),
+}  # fmt: skip
 
 
 @dataclass(frozen=True)
 class Bound:
-    """A length in m or a mass in kg that a reason names."""
+    """An amount that a reason names: in m, kg, m/s, °C, mm (`thin`), °, a share (`ratio`), N, W or
+    Ah."""
 
-    kind: Literal["length", "mass"]
+    kind: BoundKind
     value: float
 
     def __str__(self) -> str:
-        if self.kind == "length":
-            return f"{100 * self.value:g} cm"
-        rounded = f"{self.value:.1f}".removesuffix(".0") if self.value < _HUGE_KG else None
-        return f"{rounded or f'{self.value:.3g}'} kg"
+        if self.kind == "mass":
+            rounded = f"{self.value:.1f}".removesuffix(".0") if self.value < _HUGE_KG else None
+            return f"{rounded or f'{self.value:.3g}'} kg"
+        if self.far:
+            return f"{self.value:g} m"
+        per, unit = _SAID[self.kind]
+        return f"{per * self.value:g}{unit}"
+
+    @property
+    def far(self) -> bool:
+        """Whether it is a length that people count in metres, or feet."""
+        return self.kind == "length" and abs(self.value) >= _FAR_M
 
 
 class Bounded(str):
-    """A reason that names lengths or masses, each in place of a {}: as text in cm and kg, and to be
-    said again in the units of whoever reads it."""
+    """A reason that names amounts, each in place of a {}: as text in metric units, and to be said
+    again in the units of whoever reads it."""
 
     template: str
     bounds: tuple[Bound, ...]

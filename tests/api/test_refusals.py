@@ -130,3 +130,28 @@ def test_limits_are_told_in_the_units_of_whoever_reads_them(
         refused = client.patch("/api/v1/setups/1", json=body, headers=headers)
         assert refused.status_code == 422
         assert any(said in one["why"] for one in refused.json()["fields"]), refused.text
+
+
+@pytest.mark.parametrize(
+    ("what", "fields", "metric", "imperial"),
+    [
+        ("setup", {"water_temp_c": 60.0}, "must be 40 °C or less", "must be 104 °F or less"),
+        ("setup", {"glide": {"drift_test": {"distance_m": 1e6}}}, "10000 m or", "32808 ft or"),
+        ("setup", {"haul": {"cart": {"width_m": 0.001}}}, "1 cm or more", "0.39 in or more"),
+        ("setup", {"glide": {"wind_m_s": 99.0}}, "30 m/s or less", "67 mph or less"),
+        ("setup", {"haul": {"cart": {"hand_n": 1e3}}}, "300 N or less", "67 lbf or less"),
+        ("boat", {"working_share": 0.1}, "40 % or more", "40 % or more"),
+        ("angler", {"limits": {"pitch_deg": 900.0}}, "° or less", "° or less"),
+    ],
+)
+def test_limits_of_all_kinds_have_their_unit(
+    client: TestClient, what: str, fields: dict[str, Any], metric: str, imperial: str
+) -> None:
+    for units, said in (("metric", metric), ("imperial", imperial)):
+        refused = client.patch(
+            "/api/v1/setups/1",
+            json={"edits": [{"what": what, "fields": fields}]},
+            headers={"neat-units": units},
+        )
+        assert refused.status_code == 422
+        assert any(said in one["why"] for one in refused.json()["fields"]), refused.text

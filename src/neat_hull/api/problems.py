@@ -11,6 +11,7 @@ from starlette.responses import JSONResponse
 from neat_hull.errors import (
     Bound,
     Bounded,
+    BoundKind,
     BusyError,
     ConflictError,
     DoesNotFloat,
@@ -24,7 +25,8 @@ from neat_hull.errors import (
     OvertakenError,
     StoreError,
 )
-from neat_hull.files.units import LENGTH_M, MASS_KG
+from neat_hull.files.units import LENGTH_M, MASS_KG, SPEED_M_S
+from neat_hull.physics.water.gravity import GRAVITY_M_S2
 from neat_hull.store.connect import told
 
 STATUS: dict[type[NeatHullError], tuple[int, str]] = {
@@ -39,6 +41,15 @@ STATUS: dict[type[NeatHullError], tuple[int, str]] = {
     BusyError: (503, "Too much work at once"),
     FeedError: (503, "The instrument cannot be reached"),
     StoreError: (500, "The data file cannot be used"),
+}
+
+
+_IMPERIAL: dict[BoundKind, tuple[float, str]] = {
+    "length": (LENGTH_M["in"], "in"),
+    "mass": (MASS_KG["lb"], "lb"),
+    "speed": (SPEED_M_S["mph"], "mph"),
+    "thin": (1000 * LENGTH_M["in"], "in"),
+    "force": (MASS_KG["lb"] * GRAVITY_M_S2, "lbf"),
 }
 
 
@@ -92,9 +103,15 @@ def _said(why: str, units: str) -> str:
 
 
 def _imperial(bound: Bound) -> str:
-    if bound.kind == "length":
-        return f"{bound.value / LENGTH_M['in']:.0f} in"
-    return f"{bound.value / MASS_KG['lb']:.0f} lb"
+    value = bound.value
+    if bound.far:
+        return f"{value / LENGTH_M['ft']:.0f} ft"
+    if bound.kind == "warmth":
+        return f"{32 + value * 9 / 5:g} °F"
+    if bound.kind not in _IMPERIAL:  # electric units, angles and shares are the same everywhere
+        return str(bound)
+    per, unit = _IMPERIAL[bound.kind]
+    return f"{value / per:.0f} {unit}" if abs(value) >= 10 * per else f"{value / per:.2g} {unit}"
 
 
 def answer(request: Request, error: Exception) -> JSONResponse:

@@ -1,11 +1,11 @@
 """What every model has in common, and how its refusals are put into plain words."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from typing import Any, Literal
+from typing import Any
 
 from pydantic import BaseModel, ConfigDict
 
-from neat_hull.errors import Bound, Bounded, InputError, InputErrors
+from neat_hull.errors import Bound, Bounded, BoundKind, InputError, InputErrors
 
 
 class Model(BaseModel):
@@ -41,7 +41,13 @@ _BOUND = {
     "less_than_equal": ("must be {} or less", "le"),
     "less_than": ("must be less than {}", "lt"),
 }
-_UNITS: dict[str, Literal["length", "mass"]] = {"_m": "length", "_kg": "mass"}
+# By how the name of a field ends, the longest first; those that nobody types are told bare.
+_UNITS: dict[str, BoundKind | None] = {
+    "_kg_m": None, "_l_min": None, "_w_k": None, "_m_s": "speed", "_m": "length", "_kg": "mass",
+    "_c": "warmth", "_mm": "thin", "_deg": "angle", "_share": "ratio", "_n": "force", "_w": "power",
+    "_ah": "charge",
+}  # fmt: skip
+_LONG = 1e5  # from here on a number is told with all its digits
 _CAME = {
     str: "text",
     bool: "true or false",
@@ -59,12 +65,12 @@ def input_errors(errors: Iterable[Mapping[str, Any]], skip: int = 0) -> InputErr
 
 
 def _bounded(words: str, bound: float, path: Sequence[str | int]) -> str:
-    """With the unit that the name of a field ends in; nothing needs none."""
+    """With the unit that the name of a field ends in; nothing needs none, but for temperatures."""
     named = str(path[-1]) if path else ""
-    for end, unit in _UNITS.items():
-        if named.endswith(end) and bound:
-            return Bounded(words, Bound(unit, bound))
-    return words.format(f"{bound:g}")
+    unit = next((unit for end, unit in _UNITS.items() if named.endswith(end)), None)
+    if unit is not None and (bound or unit == "warmth"):
+        return Bounded(words, Bound(unit, bound))
+    return words.format(f"{bound:g}" if abs(bound) < _LONG else f"{bound:.0f}")
 
 
 def _one(error: Mapping[str, Any], skip: int) -> InputError:
