@@ -11,6 +11,8 @@ from collections.abc import Iterator
 from functools import cache
 from pathlib import Path
 
+from neat_hull.api.called import names_of_fields
+
 ROOT = Path(__file__).resolve().parents[1]
 PAGE = ROOT / "docs" / "words.md"
 _CORE = ROOT / "src" / "neat_hull"
@@ -39,6 +41,7 @@ def told() -> dict[str, list[str]]:
         if not re.search(r"\.(d|spec|stub)\.ts$", path.name)
     ]
     sources += [(path, _of_catalog(path)) for path in sorted(_CATALOG.glob("*.toml"))]
+    sources.append((_CORE / "api/called.toml", iter(names_of_fields().values())))
     for path, texts in sources:
         each = list(dict.fromkeys(" ".join(text.split()) for text in texts))
         if each:

@@ -154,7 +154,7 @@ def test_afloat_tells_the_worst_first_and_answers_to_other_numbers(
     expect(land).not_to_have_text(before)
     expect(land).to_contain_text("5.9\u00a0kg lifted over the gunwale")
     fill(watched.get_by_test_id("demand-scope"), "50")
-    expect(watched.get_by_role("alert")).to_contain_text("must be 1.2 or more")
+    expect(watched.get_by_role("alert")).to_contain_text("must be 120 % or more")
     fill(watched.get_by_test_id("demand-scope"), "600")
     watched.get_by_test_id("save-demands").click()
     expect(watched.get_by_test_id("undo")).to_have_attribute("title", "Undo: Set the situations")

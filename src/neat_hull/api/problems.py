@@ -8,6 +8,7 @@ from starlette.exceptions import HTTPException
 from starlette.requests import Request
 from starlette.responses import JSONResponse
 
+from neat_hull.api.called import called
 from neat_hull.errors import (
     Bound,
     Bounded,
@@ -54,9 +55,11 @@ _IMPERIAL: dict[BoundKind, tuple[float, str]] = {
 
 
 class FieldProblem(BaseModel):
-    """One field that was refused, and why, in words that read on after its name."""
+    """One field that was refused, what it is called on the screens, and why, in words that read on
+    after its name."""
 
     field: str
+    called: str
     why: str
 
 
@@ -85,7 +88,10 @@ def problem(
         title=title,
         status=status,
         detail=detail,
-        fields=[FieldProblem(field=e.field, why=_said(e.why, units)) for e in fields],
+        fields=[
+            FieldProblem(field=e.field, called=called(e.field), why=_said(e.why, units))
+            for e in fields
+        ],
         current=current,
     )
     return JSONResponse(body.model_dump(), status, media_type="application/problem+json")

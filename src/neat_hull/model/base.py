@@ -44,7 +44,8 @@ _BOUND = {
 # By how the name of a field ends, the longest first; those that nobody types are told bare.
 _UNITS: dict[str, BoundKind | None] = {
     "_kg_m": None, "_l_min": None, "_w_k": None, "_m_s": "speed", "_m": "length", "_kg": "mass",
-    "_c": "warmth", "_mm": "thin", "_deg": "angle", "_share": "ratio", "_n": "force", "_w": "power",
+    "_c": "warmth", "_mm": "thin", "_deg": "angle", "share": "ratio", "scope": "ratio",
+    "efficiency": "ratio", "reserve": "ratio", "_charge": "ratio", "_n": "force", "_w": "power",
     "_ah": "charge",
 }  # fmt: skip
 _LONG = 1e5  # from here on a number is told with all its digits

@@ -4797,9 +4797,12 @@ export interface components {
         };
         /**
          * FieldProblem
-         * @description One field that was refused, and why, in words that read on after its name.
+         * @description One field that was refused, what it is called on the screens, and why, in words that read on
+         *     after its name.
          */
         FieldProblem: {
+            /** Called */
+            called: string;
             /** Field */
             field: string;
             /** Why */

@@ -2,7 +2,6 @@
 /** What could not be kept, and the way back: nothing is lost without a word. */
 import { computed } from 'vue'
 import { Refusal } from '@/api/client'
-import { fieldWords } from '@/kit/words'
 import type { Held } from '@/setup/outbox'
 import { useSetup } from '@/setup/useSetup'
 
@@ -15,7 +14,7 @@ const where = (setup_id: number): string =>
     ? ''
     : ` in ${store.names.find((one) => one.setup_id === setup_id)?.name ?? 'another setup'}`
 const now = (one: Held): string => {
-  const fields = one.overtaken!.map(({ field, why }) => `${fieldWords(field)} ${why}`)
+  const fields = one.overtaken!.map(({ field, called, why }) => `${called ?? field} ${why}`)
   return fields.length ? `: ${fields.join(', ')}` : ''
 }
 const lost = computed(() => {
@@ -34,7 +33,7 @@ const refusal = computed(() => {
   const problem = store.refusal?.problem
   if (!problem) return ''
   return problem.fields.length
-    ? problem.fields.map((one) => `${fieldWords(one.field)}: ${one.why}`).join('; ')
+    ? problem.fields.map((one) => `${one.called}: ${one.why}`).join('; ')
     : problem.detail
 })
 </script>

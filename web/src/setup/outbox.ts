@@ -32,7 +32,7 @@ export interface Held {
   /** set where nobody answered it: it may have been made, and others may have gone on since */
   again?: true
   /** set where somebody else changed the same meanwhile: the fields, and what they are now */
-  overtaken?: { field: string; why: string }[]
+  overtaken?: { field: string; called?: string; why: string }[]
 }
 
 export interface Outcome {

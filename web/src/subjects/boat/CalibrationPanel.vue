@@ -5,7 +5,6 @@ import { computed } from 'vue'
 import { api, ask, type Boat, type CalibrationReport } from '@/api/client'
 import { useAsked } from '@/kit/useAsked'
 import type { Units } from '@/kit/units'
-import { fieldWords } from '@/kit/words'
 import FloatTestForm from './FloatTestForm.vue'
 import LiftTestForm from './LiftTestForm.vue'
 import type { Aboard } from '@/setup/measures'
@@ -23,7 +22,7 @@ const report = asked.answer
 const trouble = computed(() => {
   const fields = asked.refusal.value?.problem.fields
   if (!fields) return asked.trouble.value
-  return fields.map((one) => `${fieldWords(one.field)}: ${one.why}`).join('; ')
+  return fields.map((one) => `${one.called}: ${one.why}`).join('; ')
 })
 
 watchDebounced(
