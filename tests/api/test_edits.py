@@ -56,10 +56,27 @@ def test_a_field_that_another_changed_is_told_with_what_it_is_now(client: TestCl
     assert edit(client, thing({"mass_kg": 5.5}, {"mass_kg": was})).status_code == 200
     late = edit(client, thing({"mass_kg": 6.5}, {"mass_kg": was}), setup_id=2)
     assert late.status_code == 409
-    assert late.json()["fields"] == [{"field": "thing.mass_kg", "why": "is 5.5 now"}]
+    told = {"field": "thing.mass_kg", "called": "Weight", "why": "is 5.5 now"}
+    assert late.json()["fields"] == [told]
     assert state(client)["setup"]["things"]["9"]["mass_kg"] == 5.5
     assert edit(client, thing({"mass_kg": 6.5}), setup_id=2).status_code == 200  # mine after all
     assert state(client)["setup"]["things"]["9"]["mass_kg"] == 6.5
+
+
+def test_what_was_taken_from_within_a_row_is_no_quarrel(client: TestClient) -> None:
+    """Whoever took it away has it as null until the answer is there, and goes on from that."""
+
+    def mount(fields: dict[str, Any] | None, was: dict[str, Any] | None) -> Any:
+        rows = [{"fixing": {"mounts": {str(CRATE): one}}} for one in (fields, was)]
+        return edit(client, {"what": "setup", "fields": rows[0], "was": rows[1]})
+
+    row = {"by": "rivet nut", "size": "M6", "loads": {"leash": 200.0}}
+    assert mount(row, None).status_code == 200
+    assert mount({"loads": {"leash": None}}, {"loads": {"leash": 200.0}}).status_code == 200
+    left = state(client)["setup"]["fixing"]["mounts"][str(CRATE)]
+    assert left["loads"] == {}
+    assert mount(None, {**left, "loads": {"leash": None}}).status_code == 200
+    assert str(CRATE) not in state(client)["setup"]["fixing"]["mounts"]
 
 
 def test_an_edit_told_twice_is_one_step(client: TestClient) -> None:

@@ -119,6 +119,13 @@ def test_a_crate_takes_its_rod_along_in_the_drag(bench: Page) -> None:
 
 
 def test_several_are_marked_moved_locked_grouped_and_lined_up_by_keys(bench: Page) -> None:
+    aboard(bench, SCREEN).click()
+    bench.keyboard.press("l")
+    expect(bench.get_by_test_id("from-bow")).to_be_disabled()
+    expect(bench.get_by_test_id("locked")).to_be_visible()
+    bench.keyboard.press("l")
+    expect(bench.get_by_test_id("from-bow")).to_be_enabled()
+    bench.keyboard.press("Escape")
     aboard(bench, SCREEN).focus()
     bench.keyboard.press("x")
     aboard(bench, 15).focus()  # the pliers

@@ -180,8 +180,15 @@ def _overtaken(
         if isinstance(here, dict) and isinstance(there, dict) and _alike(here, value):
             inside = _overtaken(here, value, there)
             yield from (([name, *path], found) for path, found in inside)
-        elif name in was and here not in (there, value):
+        elif name in was and _bare(here) not in (_bare(there), _bare(value)):
             yield [name], here
+
+
+def _bare(value: Any) -> Any:
+    """Without what is null: so stands a row by its key that was taken away, for a while."""
+    if not isinstance(value, dict):
+        return value
+    return {name: _bare(one) for name, one in value.items() if one is not None}
 
 
 def _label(before: Setup, after: Setup, edits: Sequence[Edit]) -> str:

@@ -86,135 +86,140 @@ function why(target: Target): string {
       </li>
     </ul>
     <p v-if="aboard.steps.length" class="wide">First {{ aboard.steps.join(', then ') }}.</p>
-    <label>Put on</label>
-    <select
-      v-memo="[here, known, targets]"
-      class="on"
-      aria-label="What it is placed on"
-      data-testid="put-on"
-      :value="here"
-      @change="putOn"
-    >
-      <option :value="DECK">the bare deck</option>
-      <option v-if="place.on && !known" :value="here">
-        {{ 'name' in place.on ? place.on.name : 'what it is on' }}
-      </option>
-      <option
-        v-for="one in targets"
-        :key="onKey(one.on)"
-        :value="onKey(one.on)"
-        :disabled="one.why !== null"
+    <p v-if="place.locked" class="wide soft" data-testid="locked">
+      Locked where it is: unlock it to move it.
+    </p>
+    <fieldset class="fields" :disabled="place.locked">
+      <label>Put on</label>
+      <select
+        v-memo="[here, known, targets]"
+        class="on"
+        aria-label="What it is placed on"
+        data-testid="put-on"
+        :value="here"
+        @change="putOn"
       >
-        {{ one.name }}{{ why(one) }}
-      </option>
-    </select>
-    <template v-if="turn && inside && !isLong(thing)">
-      <label>Comes out</label>
+        <option :value="DECK">the bare deck</option>
+        <option v-if="place.on && !known" :value="here">
+          {{ 'name' in place.on ? place.on.name : 'what it is on' }}
+        </option>
+        <option
+          v-for="one in targets"
+          :key="onKey(one.on)"
+          :value="onKey(one.on)"
+          :disabled="one.why !== null"
+        >
+          {{ one.name }}{{ why(one) }}
+        </option>
+      </select>
+      <template v-if="turn && inside && !isLong(thing)">
+        <label>Comes out</label>
+        <div class="pair">
+          <span class="said">{{ turn.at + 1 }} of {{ turn.of }}</span>
+          <button
+            type="button"
+            class="flip"
+            :disabled="turn.at === 0"
+            @click="emit('act', 'earlier')"
+          >
+            sooner
+          </button>
+          <button
+            type="button"
+            class="flip"
+            :disabled="turn.at === turn.of - 1"
+            @click="emit('act', 'later')"
+          >
+            later
+          </button>
+        </div>
+      </template>
+      <label>From bow</label>
+      <QuantityInput
+        label="Distance from the bow"
+        kind="length"
+        :units="units"
+        :model-value="bow_x_m - at[0]"
+        testid="from-bow"
+        @update:model-value="putAt(bow_x_m - $event, at[1])"
+      />
+      <label>To the side</label>
       <div class="pair">
-        <span class="said">{{ turn.at + 1 }} of {{ turn.of }}</span>
+        <QuantityInput
+          label="Distance from the centerline"
+          kind="length"
+          :units="units"
+          :model-value="Math.abs(at[1])"
+          testid="to-side"
+          @update:model-value="putAt(at[0], side * $event)"
+        />
         <button
           type="button"
           class="flip"
-          :disabled="turn.at === 0"
-          @click="emit('act', 'earlier')"
+          :title="`now to ${side > 0 ? 'port' : 'starboard'}; press for the other side`"
+          @click="emit('act', 'mirror')"
         >
-          sooner
-        </button>
-        <button
-          type="button"
-          class="flip"
-          :disabled="turn.at === turn.of - 1"
-          @click="emit('act', 'later')"
-        >
-          later
+          {{ Math.abs(at[1]) < 0.005 ? 'middle' : side > 0 ? 'port' : 'starb.' }}
         </button>
       </div>
-    </template>
-    <label>From bow</label>
-    <QuantityInput
-      label="Distance from the bow"
-      kind="length"
-      :units="units"
-      :model-value="bow_x_m - at[0]"
-      testid="from-bow"
-      @update:model-value="putAt(bow_x_m - $event, at[1])"
-    />
-    <label>To the side</label>
-    <div class="pair">
+      <label>Height</label>
+      <div class="pair">
+        <QuantityInput
+          label="Height above the bottom of the boat"
+          kind="length"
+          :units="units"
+          :model-value="height"
+          testid="height"
+          @update:model-value="putHeight($event)"
+        />
+        <button
+          type="button"
+          class="flip"
+          :aria-pressed="place.z_m === null"
+          :title="
+            place.z_m === null ? 'rests on what is under it' : 'let it rest on what is under it'
+          "
+          @click="place.z_m === null ? putHeight(height) : put({ z_m: null })"
+        >
+          {{ place.z_m === null ? 'rests' : 'raised' }}
+        </button>
+      </div>
+      <label>Turn</label>
       <QuantityInput
-        label="Distance from the centerline"
-        kind="length"
-        :units="units"
-        :model-value="Math.abs(at[1])"
-        testid="to-side"
-        @update:model-value="putAt(at[0], side * $event)"
-      />
-      <button
-        type="button"
-        class="flip"
-        :title="`now to ${side > 0 ? 'port' : 'starboard'}; press for the other side`"
-        @click="emit('act', 'mirror')"
-      >
-        {{ Math.abs(at[1]) < 0.005 ? 'middle' : side > 0 ? 'port' : 'starb.' }}
-      </button>
-    </div>
-    <label>Height</label>
-    <div class="pair">
-      <QuantityInput
-        label="Height above the bottom of the boat"
-        kind="length"
-        :units="units"
-        :model-value="height"
-        testid="height"
-        @update:model-value="putHeight($event)"
-      />
-      <button
-        type="button"
-        class="flip"
-        :aria-pressed="place.z_m === null"
-        :title="
-          place.z_m === null ? 'rests on what is under it' : 'let it rest on what is under it'
-        "
-        @click="place.z_m === null ? putHeight(height) : put({ z_m: null })"
-      >
-        {{ place.z_m === null ? 'rests' : 'raised' }}
-      </button>
-    </div>
-    <label>Turn</label>
-    <QuantityInput
-      label="Turn, from pointing at the bow toward port"
-      testid="turn"
-      kind="angle"
-      :units="units"
-      :digits="0"
-      :model-value="place.turn_deg"
-      @update:model-value="put({ turn_deg: $event })"
-    />
-    <template v-if="tilts">
-      <label>{{ isLong(thing) ? 'Tilt up' : 'Tube tilt' }}</label>
-      <QuantityInput
-        :label="
-          isLong(thing) ? 'Tilt of the tip, up from level' : 'Tilt of its tube, up from level'
-        "
-        testid="tilt"
+        label="Turn, from pointing at the bow toward port"
+        testid="turn"
         kind="angle"
         :units="units"
         :digits="0"
-        :model-value="place.tilt_deg"
-        @update:model-value="put({ tilt_deg: $event })"
+        :model-value="place.turn_deg"
+        @update:model-value="put({ turn_deg: $event })"
       />
-    </template>
-    <template v-if="inTube">
-      <label>Buried</label>
-      <QuantityInput
-        label="How deep the butt sits in its tube"
-        kind="length"
-        :units="units"
-        :model-value="place.bury_m"
-        testid="bury"
-        @update:model-value="put({ bury_m: $event })"
-      />
-    </template>
+      <template v-if="tilts">
+        <label>{{ isLong(thing) ? 'Tilt up' : 'Tube tilt' }}</label>
+        <QuantityInput
+          :label="
+            isLong(thing) ? 'Tilt of the tip, up from level' : 'Tilt of its tube, up from level'
+          "
+          testid="tilt"
+          kind="angle"
+          :units="units"
+          :digits="0"
+          :model-value="place.tilt_deg"
+          @update:model-value="put({ tilt_deg: $event })"
+        />
+      </template>
+      <template v-if="inTube">
+        <label>Buried</label>
+        <QuantityInput
+          label="How deep the butt sits in its tube"
+          kind="length"
+          :units="units"
+          :model-value="place.bury_m"
+          testid="bury"
+          @update:model-value="put({ bury_m: $event })"
+        />
+      </template>
+    </fieldset>
     <div class="acts">
       <button type="button" class="flip" @click="emit('edit')">Weight, size…</button>
       <button type="button" class="flip" @click="emit('act', 'duplicate')">
@@ -244,6 +249,13 @@ label {
   padding-top: 3px;
   color: var(--soft);
   font-size: 12px;
+}
+.fields {
+  display: contents;
+}
+.fields:disabled :deep(:is(input, select)) {
+  opacity: 0.6;
+  cursor: default;
 }
 .pair {
   display: flex;

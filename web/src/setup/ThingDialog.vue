@@ -99,7 +99,8 @@ const other = computed(() =>
 
 <template>
   <el-dialog v-model="open" :title="thing ? thing.name : 'Add item'" width="560" align-center>
-    <form class="form" @submit.prevent="emit('save', thingOf(draft), base)">
+    <!-- A number in a folded part that the browser would not have could not be seen, nor saved. -->
+    <form class="form" novalidate @submit.prevent="emit('save', thingOf(draft), base)">
       <label for="thing-name">Name</label>
       <div>
         <el-input id="thing-name" v-model="draft.name" size="small" maxlength="80" />

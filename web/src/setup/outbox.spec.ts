@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import { Offline, Refusal } from '@/api/client'
-import { useOutbox, type Call, type Held } from './outbox'
+import { useOutbox, type Call, type Edit, type Held } from './outbox'
 import { stubBrowser, type StorageStub } from './browser.stub'
 
 const refusal = (status: number) =>
@@ -115,5 +115,21 @@ describe('a change on its way', () => {
     await Promise.all([put(1, 'first', edit(-2)), put(1, 'second', third), put(2, 'other', third)])
     expect(sent[1]!.call).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 1 } }] })
     expect(sent[2]!.call).toEqual(third)
+  })
+
+  it('makes a row that was refused anew with the first change of it, and changes it by the next', async () => {
+    const line = (fields: object | null, was: object | null): Call => ({
+      edits: [
+        { what: 'setup', fields: { lines: { 7: fields } }, was: { lines: { 7: was } } },
+      ] as unknown as Edit[],
+    })
+    const { put, sent } = tab([refusal(422)])
+    await Promise.all([
+      put(1, 'new', line({ kind: 'coil', length_m: 99, tied: false }, null)),
+      put(1, 'shorter', line({ length_m: 1 }, { length_m: 99 })),
+      put(1, 'tied', line({ tied: true }, { tied: false })),
+    ])
+    expect(sent[1]!.call).toEqual(line({ kind: 'coil', length_m: 1, tied: false }, null))
+    expect(sent[2]!.call).toEqual(line({ tied: true }, { tied: false }))
   })
 })

@@ -9,7 +9,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { Offline, Refusal, type Schemas } from '@/api/client'
 import { newToken } from '@/kit/token'
 import { AGAIN_MS } from '@/kit/useAsked'
-import { rebased, rebasedFields } from './patch'
+import { isObject, merged, rebased, rebasedFields } from './patch'
 
 export type Edit = Schemas['Edit']
 export type Call = { edits: Edit[]; label?: string } | Request
@@ -92,17 +92,18 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     void send()
   }
 
-  /** Those that wait were made over what stood in a row; now something else stands there. */
+  /** Those that wait were made over what stood in a row, and over each other; now something else
+   * stands there. */
   function rebase(setup_id: number, row: (edit: Edit) => { from: unknown; to: unknown } | null) {
+    const rows = new Map<string, { from: unknown; to: unknown }>()
     const over = (edit: Edit): Edit => {
-      const stands = row(edit)
+      const name = `${edit.what} ${edit.id}`
+      const stands = rows.get(name) ?? row(edit)
       if (!stands || !edit.fields || !edit.was) return edit
       const { from, to } = stands
-      return {
-        ...edit,
-        fields: rebasedFields(edit.fields, from, to) as Edit['fields'],
-        was: rebased(edit.was, from, to) as Edit['was'],
-      }
+      const fields = rebasedFields(edit.fields, from, to) as Edit['fields']
+      rows.set(name, { from: laid(from, edit.fields), to: laid(to, fields) })
+      return { ...edit, fields, was: rebased(edit.was, from, to) as Edit['was'] }
     }
     entries.value = entries.value.map((one) =>
       one.setup_id === setup_id && !one.overtaken && 'edits' in one.call
@@ -177,6 +178,9 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
 
   return { entries, waiting, put, drop, insist, rebase, send }
 }
+
+const laid = (row: unknown, fields: unknown): unknown =>
+  isObject(row) && isObject(fields) ? merged(row, fields) : row
 
 interface Place {
   found: Held[]

@@ -81,4 +81,13 @@ describe('what was made over something that never came to be', () => {
     const shorter = { phases: [{ h: 2 }] }
     expect(rebasedFields(shorter, from, to)).toEqual(shorter)
   })
+
+  it('is made anew, whole, where only a part of it was changed', () => {
+    const row = { lines: { 7: { kind: 'coil', on_body: false, length_m: 99 } } }
+    const [none, mine] = [{ lines: { 7: null } }, { lines: { 7: { length_m: 1 } } }]
+    expect(rebasedFields(mine, row, none)).toEqual({
+      lines: { 7: { kind: 'coil', on_body: false, length_m: 1 } },
+    })
+    expect(rebased({ lines: { 7: { length_m: 99 } } }, row, none)).toEqual(none)
+  })
 })

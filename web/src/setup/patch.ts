@@ -57,16 +57,21 @@ export function merged<T extends object>(row: T, fields: Fields): T {
 /** Something made over `from`, now that `to` stands there in its place: what it has of the one, it
  * has of the other, element by element where lists are as long. */
 export function rebased(mine: unknown, from: unknown, to: unknown): unknown {
-  if (equal(mine, from)) return to ?? null
+  if (equal(mine, from) || gone(mine, from, to)) return to ?? null
   return inside(mine, from, to, rebased)
 }
 
 /** The same for fields that were changed: only the rest of a list, which goes in whole, is of what
- * it was made over. */
+ * it was made over, and of what does not stand there, which is made anew. */
 export function rebasedFields(mine: unknown, from: unknown, to: unknown): unknown {
+  if (gone(mine, from, to)) return merged(from as Fields, mine as Fields)
   if (Array.isArray(mine)) return equal(mine, from) ? mine : rebased(mine, from, to)
   return inside(mine, from, to, rebasedFields)
 }
+
+/** A part of something that does not stand there. */
+const gone = (mine: unknown, from: unknown, to: unknown): boolean =>
+  isObject(mine) && isObject(from) && (to ?? null) === null
 
 function inside(mine: unknown, from: unknown, to: unknown, part: typeof rebased): unknown {
   if (Array.isArray(mine) && Array.isArray(from) && Array.isArray(to))

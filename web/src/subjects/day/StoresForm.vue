@@ -45,7 +45,8 @@ function likely(kind: Kind): number | null {
   return of((thing) => thing.kind === 'fish') ?? of((thing) => Boolean(thing.container))
 }
 function add(event: Event): void {
-  const kind = pick(event) as Kind
+  const kind = pick(event) as Kind | ''
+  if (!kind) return
   ;(event.target as HTMLSelectElement).value = ''
   const thing = likely(kind) ?? props.aboard[0] ?? null
   if (thing === null && ['used', 'ice', 'tank'].includes(kind)) return

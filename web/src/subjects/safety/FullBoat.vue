@@ -48,7 +48,7 @@ const box = (aft: number, fwd: number, low: number, high: number) => ({
   x: toX(sheet.value, Math.max(aft, fwd)),
   y: sideY(sheet.value, low + high),
   width: Math.abs(fwd - aft) * sheet.value.scale,
-  height: high * sheet.value.scale,
+  height: Math.max(0, high) * sheet.value.scale, // until what was typed is refused
 })
 const floats = computed(() =>
   (props.plan.flotation ?? []).map((one) => ({
@@ -58,8 +58,8 @@ const floats = computed(() =>
 )
 const dry = computed(() =>
   props.plan.dry.map((one) => ({
-    x: toX(sheet.value, one.fwd_x_m),
-    width: toX(sheet.value, one.aft_x_m) - toX(sheet.value, one.fwd_x_m),
+    x: toX(sheet.value, Math.max(one.aft_x_m, one.fwd_x_m)),
+    width: Math.abs(toX(sheet.value, one.aft_x_m) - toX(sheet.value, one.fwd_x_m)),
   })),
 )
 </script>
