@@ -27,7 +27,7 @@ BoundKind = Literal[
     "length", "mass", "speed", "warmth", "thin", "angle", "ratio", "force", "power", "charge"
 ]
 _SAID: dict[BoundKind, tuple[float, str]] = {
-    "length": (100.0, " cm"), "mass": (1.0, " kg"), "speed": (1.0, " m/s"), "warmth": (1.0, " °C"),
+    "length": (100.0, " cm"), "speed": (1.0, " m/s"), "warmth": (1.0, " °C"),
     "thin": (1.0, " mm"), "angle": (1.0, "°"), "ratio": (100.0, " %"), "force": (1.0, " N"),
     "power": (1.0, " W"), "charge": (1.0, " Ah"),
 }  # fmt: skip

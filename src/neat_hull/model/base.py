@@ -41,9 +41,9 @@ _BOUND = {
     "less_than_equal": ("must be {} or less", "le"),
     "less_than": ("must be less than {}", "lt"),
 }
-# By how the name of a field ends, the longest first; those that nobody types are told bare.
+# By how the name of a field ends; a weight a metre is no length, and is told bare.
 _UNITS: dict[str, BoundKind | None] = {
-    "_kg_m": None, "_l_min": None, "_w_k": None, "_m_s": "speed", "_m": "length", "_kg": "mass",
+    "_kg_m": None, "_m_s": "speed", "_m": "length", "_kg": "mass",
     "_c": "warmth", "_mm": "thin", "_deg": "angle", "share": "ratio", "scope": "ratio",
     "efficiency": "ratio", "reserve": "ratio", "_charge": "ratio", "_n": "force", "_w": "power",
     "_ah": "charge",

@@ -2,6 +2,7 @@
 /** What could not be kept, and the way back: nothing is lost without a word. */
 import { computed } from 'vue'
 import { Refusal } from '@/api/client'
+import { reasons } from '@/kit/words'
 import type { Held } from '@/setup/outbox'
 import { useSetup } from '@/setup/useSetup'
 
@@ -32,9 +33,7 @@ const lost = computed(() => {
 const refusal = computed(() => {
   const problem = store.refusal?.problem
   if (!problem) return ''
-  return problem.fields.length
-    ? problem.fields.map((one) => `${one.called}: ${one.why}`).join('; ')
-    : problem.detail
+  return problem.fields.length ? reasons(problem.fields) : problem.detail
 })
 </script>
 

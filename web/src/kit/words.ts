@@ -69,6 +69,10 @@ export const EVIDENCE_WORD = {
   guess: 'a guess',
 } as const
 
+/** Why fields were refused, each by what it is called. */
+export const reasons = (fields: Schemas['FieldProblem'][]): string =>
+  fields.map((one) => `${one.called}: ${one.why}`).join('; ')
+
 const DIGITS: Partial<Record<Kind, number>> = { mass: 1, angle: 0, ratio: 0 }
 
 /** Words of the core with a {} for each amount, in the user's units. */

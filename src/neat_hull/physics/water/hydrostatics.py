@@ -107,8 +107,8 @@ def settle(
     floating: FloatingHull, loads: Loads, water_density_kg_m3: float, near: Rest | None = None
 ) -> Settled:
     """Find both places of rest. Raises DoesNotFloat or NoBalance where there is none. `near` is the
-    same boat at all heels of a full curve under much the same load: where it heels far
-    the search starts there."""
+    same boat at all heels of a full curve under much the same load: where it heels far the search
+    starts there."""
     return _settled(floating, loads, water_density_kg_m3, np.zeros(1), None, near)
 
 

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { api, ask, type Boat, type CalibrationReport } from '@/api/client'
 import { useAsked } from '@/kit/useAsked'
 import type { Units } from '@/kit/units'
+import { reasons } from '@/kit/words'
 import FloatTestForm from './FloatTestForm.vue'
 import LiftTestForm from './LiftTestForm.vue'
 import type { Aboard } from '@/setup/measures'
@@ -21,8 +22,7 @@ const asked = useAsked<CalibrationReport>()
 const report = asked.answer
 const trouble = computed(() => {
   const fields = asked.refusal.value?.problem.fields
-  if (!fields) return asked.trouble.value
-  return fields.map((one) => `${one.called}: ${one.why}`).join('; ')
+  return fields ? reasons(fields) : asked.trouble.value
 })
 
 watchDebounced(

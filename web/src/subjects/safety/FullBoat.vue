@@ -44,10 +44,13 @@ const surface = computed<Point[]>(() => {
   return [at(0), at(sheet.value.width)]
 })
 const water = computed(() => path([...surface.value, [sheet.value.width, HIGH], [0, HIGH]], true))
-const box = (aft: number, fwd: number, low: number, high: number) => ({
+const between = (aft: number, fwd: number) => ({
   x: toX(sheet.value, Math.max(aft, fwd)),
-  y: sideY(sheet.value, low + high),
   width: Math.abs(fwd - aft) * sheet.value.scale,
+})
+const box = (aft: number, fwd: number, low: number, high: number) => ({
+  ...between(aft, fwd),
+  y: sideY(sheet.value, low + high),
   height: Math.max(0, high) * sheet.value.scale, // until what was typed is refused
 })
 const floats = computed(() =>
@@ -56,12 +59,7 @@ const floats = computed(() =>
     ...box(one.aft_x_m, one.fwd_x_m, one.bottom_z_m, one.height_m),
   })),
 )
-const dry = computed(() =>
-  props.plan.dry.map((one) => ({
-    x: toX(sheet.value, Math.max(one.aft_x_m, one.fwd_x_m)),
-    width: Math.abs(toX(sheet.value, one.aft_x_m) - toX(sheet.value, one.fwd_x_m)),
-  })),
-)
+const dry = computed(() => props.plan.dry.map((one) => between(one.aft_x_m, one.fwd_x_m)))
 </script>
 
 <template>
