@@ -101,7 +101,7 @@ class ServerThread:
         else:
             open_store(data)
         self._data = data
-        self._api.state.data, self._api.state.cache = data, SetupCache()
+        self._api.state.data, self._api.state.cache = data, SetupCache(data)
         if not self._thread.is_alive():  # whoever stopped it failed before it was started again
             self.start()
 

@@ -25,7 +25,7 @@ def served(
     data: Path, host: str = "127.0.0.1", hosts: frozenset[str] = LOOPBACK, key: str | None = None
 ) -> Iterator[TestClient]:
     """A client of it; one at a time."""
-    _api().state.data, _api().state.cache = data, SetupCache()
+    _api().state.data, _api().state.cache = data, SetupCache(data)
     app = front(loaded(_api()), None, hosts, key)
     with TestClient(app, base_url=f"http://{host}:8137", follow_redirects=key is None) as client:
         yield client

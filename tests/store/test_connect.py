@@ -94,6 +94,7 @@ def test_a_folder_in_the_way_is_one_clear_line(tmp_path: Path) -> None:
 WRITERS = """
 import os
 import sys
+from pathlib import Path
 from neat_hull.store import history
 from neat_hull.store.connect import connect, transaction
 from neat_hull.store.setups import load_setup
@@ -104,7 +105,7 @@ for _ in sys.stdin:
         print("killed", flush=True)
         continue
     print(os.getpid(), flush=True)
-    db = connect(sys.argv[1])
+    db = connect(Path(sys.argv[1]))
     while True:
         with transaction(db):
             stored = load_setup(db, 1)

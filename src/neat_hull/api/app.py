@@ -58,7 +58,7 @@ def create_api(data: Path, listener: Listener | None = None) -> FastAPI:
         docs_url=None,
         redoc_url=None,
     )
-    app.state.data, app.state.cache, app.state.listener = data, SetupCache(), listener
+    app.state.data, app.state.cache, app.state.listener = data, SetupCache(data), listener
     for part in (
         setup_files,
         starting,

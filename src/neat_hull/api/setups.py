@@ -42,9 +42,9 @@ def setup(setup_id: SetupId, db: Db) -> SetupState:
 
 
 @router.post("/{setup_id}/preview")
-def preview(setup_id: SetupId, body: Trial, db: Db, cache: Cache) -> Preview:
+def preview(setup_id: SetupId, body: Trial, cache: Cache) -> Preview:
     """Figures as they would be; computes and stores nothing."""
-    kept = cache.load(db, setup_id)
+    kept = cache.kept(setup_id)
     tried = body.on(kept.setup)
     shape = body.boat or body.angler or body.seat
     # A boat being measured is not judged yet: its cross curves would be worked out at every digit.
@@ -53,9 +53,9 @@ def preview(setup_id: SetupId, body: Trial, db: Db, cache: Cache) -> Preview:
 
 
 @router.post("/{setup_id}/preview/quick")
-def preview_quickly(setup_id: SetupId, body: TrialPlaces, db: Db, cache: Cache) -> QuickFigures:
+def preview_quickly(setup_id: SetupId, body: TrialPlaces, cache: Cache) -> QuickFigures:
     """What is told at once of things elsewhere; computes and stores nothing."""
-    kept = cache.load(db, setup_id)
+    kept = cache.kept(setup_id)
     return quick(cache.quickly(kept, body.on(kept.setup)))
 
 

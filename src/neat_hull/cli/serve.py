@@ -8,7 +8,7 @@ import socket
 import sqlite3
 import threading
 import webbrowser
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from concurrent.futures import Future
 from contextlib import closing, contextmanager, suppress
 from ipaddress import ip_address
@@ -102,6 +102,7 @@ class _Api:
         self._thread = threading.Thread(target=self._load)
         self._aside = threading.Timer(_FIRST_PAGE_S, ASIDE.warm)
         self._aside.daemon = True
+        self._let_go: Callable[[], None] | None = None
         self.loaded: Future[ASGIApp] = Future()
 
     def start(self) -> None:
@@ -115,7 +116,9 @@ class _Api:
 
             if self._demo:
                 fill_with_demo(self._data)
-            self.loaded.set_result(create_api(self._data, self._listener))
+            api = create_api(self._data, self._listener)
+            self._let_go = api.state.cache.close
+            self.loaded.set_result(api)
         except Exception as error:
             self.loaded.set_exception(error)
             return
@@ -134,6 +137,8 @@ class _Api:
             self._thread.join()
         self._aside.cancel()
         ASIDE.close()
+        if self._let_go is not None:
+            self._let_go()
         if self.loaded.done():
             self.loaded.result()
 

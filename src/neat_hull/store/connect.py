@@ -2,7 +2,7 @@
 
 import sqlite3
 from collections.abc import Iterator
-from contextlib import closing, contextmanager
+from contextlib import closing, contextmanager, suppress
 from datetime import UTC, datetime
 from importlib.resources import files
 from importlib.resources.abc import Traversable
@@ -18,9 +18,31 @@ _WAIT_S = 10.0  # for another writer; writes take milliseconds
 
 class Connection(sqlite3.Connection):
     """To a data file. `change` is the key of the change that its next transaction makes, where it
-    has one."""
+    has one; `journal` is where changes stand until they are put into the file."""
 
     change: str | None = None
+    journal: Path | None = None
+
+    def close(self) -> None:
+        """As any; whatever is not in the file itself is put there, unless somebody reads it, who
+        does so then.
+
+        SQLite would do it where nobody else has the file open, but a plain copy of the file is to
+        hold all of it, and no journal is to outlive us, whoever has.
+        """
+        if self.journal is not None and _holds(self.journal):
+            with suppress(sqlite3.Error):
+                self.rollback()  # as closing does
+                self.execute("PRAGMA busy_timeout = 0")
+                self.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+        super().close()
+
+
+def _holds(journal: Path) -> bool:
+    try:
+        return journal.stat().st_size > 0
+    except OSError:
+        return False
 
 
 def open_store(path: Path) -> None:
@@ -92,6 +114,7 @@ def connect(path: Path) -> Connection:
     Raises sqlite3.OperationalError where it is gone: an empty one in its place would hide that.
     """
     db = _raw(path, "?mode=rw")
+    db.journal = path.with_name(f"{path.name}-wal")
     db.execute("PRAGMA foreign_keys = ON")
     db.execute("PRAGMA synchronous = FULL")  # an answered change outlives a power cut
     return db
