@@ -4,6 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 from tests.browser.arriving import saved
+from tests.browser.asking import ask
 from tests.browser.test_bench import aboard
 from tests.servers import Server
 
@@ -74,6 +75,29 @@ def test_measured_lengths_stand_beside_usual_ones_and_one_that_cannot_be_is_told
     field.press("Tab")
     expect(watched.get_by_role("alert").first).to_contain_text("lies between 66 cm and 115 cm")
     expect(watched.get_by_test_id("undo")).to_be_disabled()
+
+
+def test_what_cannot_be_read_keeps_the_angler_from_being_saved_where_it_is_folded_away_too(
+    watched: Page, server: Server
+) -> None:
+    watched.goto(f"{server.url}/angler")
+    lengths, arm = watched.get_by_test_id("lengths"), watched.get_by_test_id("wall_to_fingertip_m")
+    lengths.locator("summary").click()
+    arm.fill("long")
+    arm.press("Tab")
+    lengths.locator("summary").click()
+    expect(arm).to_be_hidden()
+    watched.get_by_test_id("angler-mass").fill("60")
+    watched.get_by_test_id("angler-mass").press("Tab")
+    watched.get_by_test_id("save-angler").click()
+    expect(arm).to_be_focused()
+    expect(watched.get_by_test_id("undo")).to_be_disabled()
+    arm.fill("90")
+    arm.press("Tab")
+    watched.get_by_test_id("save-angler").click()
+    expect(watched.get_by_test_id("save-angler")).to_be_disabled()
+    aboard = ask(server, "setups/1")["setup"]["angler"]
+    assert (aboard["mass_kg"], aboard["lengths"]["wall_to_fingertip_m"]) == (60, 0.9)
 
 
 def test_another_angler_goes_and_the_first_comes_back(watched: Page, server: Server) -> None:

@@ -98,6 +98,30 @@ def test_a_lost_server_is_told_on_every_screen_and_nothing_is_blank(
     expect(bench.locator('[data-demand="land"]')).to_contain_text("6.0\u00a0kg")
 
 
+def test_a_screen_that_cannot_be_fetched_is_told_and_comes_when_it_can(bench: Page) -> None:
+    rig = bench.get_by_role("navigation").get_by_role("link", name="Rig")
+    bench.route("**/*", lambda route: route.abort())
+    rig.click()
+    expect(bench.get_by_test_id("banner")).to_contain_text("The server cannot be reached.")
+    bench.keyboard.press(".")
+    expect(bench.get_by_test_id("trim")).to_be_visible()
+    bench.unroute("**/*")
+    rig.click()
+    expect(bench.get_by_role("heading", level=1)).to_have_text("Power")
+    expect(bench.get_by_test_id("banner")).to_have_count(0)
+
+
+def test_where_there_are_other_screens_by_now_the_page_is_asked_for_anew(bench: Page) -> None:
+    pages: list[str] = []
+    bench.on("request", lambda one: pages.append(one.url) if one.is_navigation_request() else None)
+    bench.route(
+        "**/assets/**", lambda route: route.continue_() if pages else route.fulfill(status=404)
+    )
+    bench.get_by_role("navigation").get_by_role("link", name="Rig").click()
+    expect(bench.get_by_role("heading", level=1)).to_have_text("Power")
+    assert pages == [bench.url]
+
+
 def test_keys_open_their_help_and_overlays(bench: Page) -> None:
     bench.keyboard.press("?")
     expect(bench.get_by_role("dialog")).to_contain_text("mirror to the other side")

@@ -82,6 +82,26 @@ def test_a_generic_thing_is_copied_in_as_a_guess_and_weighed_by_the_scale(gear: 
     expect(gear.get_by_label("Where the weight of Gaff comes from")).to_have_text("weighed")
 
 
+def test_an_item_is_saved_with_all_that_was_typed_or_not_at_all_and_says_why(gear: Page) -> None:
+    gear.get_by_label("All of 7-inch screen").click()
+    dialog, mass = gear.get_by_role("dialog"), gear.get_by_test_id("thing-mass")
+    mass.fill("light")
+    gear.get_by_test_id("save-thing").click()
+    expect(mass).to_be_focused()
+    expect(dialog).to_contain_text("“light” cannot be read")
+    mass.fill("1.5")
+    dialog.get_by_label("Converter, 0–1").fill("5")
+    gear.get_by_test_id("save-thing").click()
+    expect(dialog.get_by_role("alert")).to_have_text(
+        "Efficiency of its converter: must be 100 % or less"
+    )
+    expect(gear.get_by_test_id("undo")).to_be_disabled()
+    dialog.get_by_label("Converter, 0–1").fill("0.9")
+    gear.get_by_test_id("save-thing").click()
+    expect(dialog).to_be_hidden()
+    expect(gear.get_by_label("Weight of 7-inch screen", exact=True)).to_have_value("1.50")
+
+
 def test_a_table_with_two_bad_rows_shows_them_before_anything_changes(
     gear: Page, tmp_path: Path
 ) -> None:

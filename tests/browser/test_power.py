@@ -225,6 +225,10 @@ def test_the_sonar_screen_tells_what_is_seen(power: Page, server: Server) -> Non
     power.get_by_test_id("sonar-depth").fill("10 m")
     power.keyboard.press("Tab")
     expect(wide).to_contain_text("720 cm")
+    power.get_by_test_id("sonar-depth").fill("-1 m")  # no depth: told, and never drawn
+    power.keyboard.press("Tab")
+    expect(power.get_by_test_id("banner")).to_contain_text("Water depth: must be")
+    expect(power.locator(".sonar")).to_contain_text("bottom at 1000 cm")
 
 
 def test_own_moments_and_cycles(power: Page) -> None:

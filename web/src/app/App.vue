@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The frame: which setup, which screen, saved or not, units and light. */
 import { useEventListener, useTimeout } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import HistoryDrawer from '@/setup/HistoryDrawer.vue'
 import SetupsDialog from '@/setup/SetupsDialog.vue'
+import { goTo } from './router'
 import TroubleBanner from './TroubleBanner.vue'
 import ScreenNav from './ScreenNav.vue'
 import { useLook } from '@/setup/look'
@@ -30,6 +31,14 @@ watch(
   () => loaded.value && !store.kept && !store.lost,
   (none) => none && void router.replace('/start'),
 )
+// A screen that cannot be fetched: nobody is there, which is told; or there are other screens by now,
+// and the page is asked for anew.
+onUnmounted(
+  router.onError(async (_, to) => {
+    await store.open()
+    if (!store.lost && to.path !== window.location.pathname) window.location.assign(to.fullPath)
+  }),
+)
 // What is under way is sent after a reload too; but nobody has to count on that.
 useEventListener(window, 'pagehide', settleAll)
 useEventListener(window, 'beforeunload', (event) => {
@@ -43,7 +52,7 @@ useEventListener(document, 'visibilitychange', () => {
 
 function choose(command: number | 'all' | 'new'): void {
   if (command === 'all') managing.value = true
-  else if (command === 'new') void router.push('/start')
+  else if (command === 'new') void goTo('/start')
   else void store.open(command)
 }
 const saved = computed(() => {

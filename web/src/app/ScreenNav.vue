@@ -2,13 +2,12 @@
 /** The five groups of the work, and the screens of the one that is open. */
 import { useEventListener } from '@vueuse/core'
 import { computed, reactive, watchEffect } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute } from 'vue-router'
 import type { Group } from '@/kit/subject'
 import { isTyping } from '@/kit/typing'
-import { SCREENS } from './router'
+import { goTo, SCREENS } from './router'
 
 const route = useRoute()
-const router = useRouter()
 const here = computed(() => SCREENS.find((screen) => screen.path === route.path))
 const groups = [...new Set(SCREENS.map((screen) => screen.group))]
 const screensOf = (group: Group) => SCREENS.filter((screen) => screen.group === group)
@@ -31,8 +30,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const step = { ',': -1, '.': 1, '<': -1, '>': 1 }[event.key]
   if (step === undefined) return
   if (event.key === '<' || event.key === '>')
-    void router.push(pathOf(next(groups, here.value?.group, step)))
-  else void router.push(next(SCREENS, here.value, step).path)
+    void goTo(pathOf(next(groups, here.value?.group, step)))
+  else void goTo(next(SCREENS, here.value, step).path)
   event.preventDefault()
 })
 </script>

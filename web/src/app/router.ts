@@ -45,3 +45,8 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [...SCREENS, start, shapes, { path: '/:rest(.*)*', redirect: '/bench' }],
 })
+
+/** To a screen, of our own accord. One that cannot be fetched is told by whoever hears of errors. */
+export async function goTo(path: string): Promise<void> {
+  await router.push(path).catch(() => undefined)
+}

@@ -14,3 +14,8 @@ export function walkColumn(event: KeyboardEvent): void {
   if (next) next.select()
   else cell.blur()
 }
+
+/** What keeps a form from being sent is shown, not left where it is folded away. */
+export function unfold({ currentTarget }: Event): void {
+  ;(currentTarget as HTMLDetailsElement).open = true
+}

@@ -4,6 +4,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, Offline, Refusal, type Problem, type Thing } from '@/api/client'
 import { shrunk } from '@/kit/photo'
 import type { Units } from '@/kit/units'
+import { reasons } from '@/kit/words'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import EvidenceChoice from '@/kit/EvidenceChoice.vue'
 import InstrumentReading from '@/kit/InstrumentReading.vue'
@@ -87,20 +88,20 @@ function weigh(kg: number): void {
   draft.weighed_on = new Date().toISOString().slice(0, 10)
 }
 
-const ELECTRIC = ['battery', 'draw']
 const wrong = (field: string) =>
   props.refused?.fields.find((one) => one.field === `thing.${field}`)?.why ?? ''
-const other = computed(() =>
-  props.refused && props.refused.fields.every((one) => !one.field.startsWith('thing.'))
-    ? props.refused.detail
-    : '',
-)
+const BESIDE =
+  /^thing\.(name|mass_kg|(length|width|height)_m|rod\.butt_m|container\.(length|width|height)_m|fill\.(empty_kg|filled))$/
+/** What is told beside no field of its own. */
+const other = computed(() => {
+  if (!props.refused?.fields.length) return props.refused?.detail ?? ''
+  return reasons(props.refused.fields.filter((one) => !BESIDE.test(one.field)))
+})
 </script>
 
 <template>
   <el-dialog v-model="open" :title="thing ? thing.name : 'Add item'" width="560" align-center>
-    <!-- A number in a folded part that the browser would not have could not be seen, nor saved. -->
-    <form class="form" novalidate @submit.prevent="emit('save', thingOf(draft), base)">
+    <form class="form" @submit.prevent="emit('save', thingOf(draft), base)">
       <label for="thing-name">Name</label>
       <div>
         <el-input id="thing-name" v-model="draft.name" size="small" maxlength="80" />
@@ -245,9 +246,6 @@ const other = computed(() =>
         :units="units"
       />
       <ElectricFields v-model:battery="draft.battery" v-model:draw="draft.draw" />
-      <p v-for="one in ELECTRIC.filter(wrong)" :key="one" class="why wide" role="alert">
-        {{ wrong(one) }}
-      </p>
       <span>Part</span>
       <select v-model="draft.part" aria-label="Which part of the boat it is" class="pick">
         <option :value="null">of the gear</option>

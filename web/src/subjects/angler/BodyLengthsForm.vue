@@ -5,6 +5,7 @@ import { api, ask, type Angler, type Schemas } from '@/api/client'
 import { useAsked } from '@/kit/useAsked'
 import { show, type Units } from '@/kit/units'
 import QuantityInput from '@/kit/QuantityInput.vue'
+import { unfold } from '@/kit/typing'
 
 const props = defineProps<{
   stature_m: number
@@ -35,7 +36,7 @@ watch(
 </script>
 
 <template>
-  <details data-testid="lengths">
+  <details data-testid="lengths" @invalid.capture="unfold">
     <summary>Measured lengths</summary>
     <p class="soft">
       Two minutes on land, with a wall, a chair and a helper with a tape. Sit on the floor or a hard

@@ -4,6 +4,7 @@ import type { Angler } from '@/api/client'
 import type { Units } from '@/kit/units'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
+import { unfold } from '@/kit/typing'
 
 defineProps<{ units: Units; wrong: (field: string) => string }>()
 const angler = defineModel<Angler>({ required: true })
@@ -23,7 +24,7 @@ function set(change: Partial<Limits>): void {
 </script>
 
 <template>
-  <details data-testid="limits">
+  <details data-testid="limits" @invalid.capture="unfold">
     <summary>How far you go</summary>
     <p class="soft">
       Sit on a hard chair as in the boat, feet braced, and have a helper watch a phone's level held

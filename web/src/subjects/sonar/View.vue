@@ -40,6 +40,8 @@ const findings = computed(
     store.figures?.findings.filter((one) => one.topic === 'sonar' && one.accepted === null) ?? [],
 )
 const depth_m = computed(() => store.kept?.setup.demands.depth_m ?? 4)
+/** What is drawn: of what is typed it is not known yet whether it is a depth. */
+const bottom_m = computed(() => store.confirmed?.setup.demands.depth_m ?? 4)
 function set(id: number, fields: Partial<Transducer>): void {
   const before = store.things[String(id)]
   if (!before?.transducer) return
@@ -94,7 +96,7 @@ const { width } = useElementSize(left)
           :afloat="store.figures.afloat"
           :transducers="transducers"
           :names="names"
-          :bottom_m="depth_m"
+          :bottom_m="bottom_m"
           :units="look.units"
           :width="Math.max(300, width - (width > 600 ? 270 : 0))"
           :height="430"
@@ -105,7 +107,7 @@ const { width } = useElementSize(left)
           :afloat="store.figures.afloat"
           :transducers="transducers"
           :names="names"
-          :bottom_m="depth_m"
+          :bottom_m="bottom_m"
           :units="look.units"
           :width="260"
           :height="430"
