@@ -9,7 +9,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { Offline, Refusal, type Schemas } from '@/api/client'
 import { newToken } from '@/kit/token'
 import { AGAIN_MS } from '@/kit/useAsked'
-import { isObject, merged, rebased, rebasedFields } from './patch'
+import { isObject, merged, rebased, rebasedFields, type Fields } from './patch'
 
 export type Edit = Schemas['Edit']
 export type Call = { edits: Edit[]; label?: string } | Request
@@ -29,8 +29,9 @@ export interface Held {
   setup_id: number
   label: string
   call: Call
-  /** set where nobody answered it: it may have been made, and others may have gone on since */
-  again?: true
+  /** the revision that a step, such as an undo, was asked of, once it was: it may have been made,
+   * and its answer lost */
+  asked_of?: number
   /** set where somebody else changed the same meanwhile: the fields, and what they are now */
   overtaken?: { field: string; called?: string; why: string }[]
 }
@@ -69,6 +70,11 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     })
   }
 
+  /** A step is about to be sent. */
+  function asking(key: string, asked_of: number): void {
+    entries.value = entries.value.map((one) => (one.key === key ? { asked_of, ...one } : one))
+  }
+
   function answer(key: string, kept: boolean): void {
     answers.get(key)?.(kept)
     answers.delete(key)
@@ -97,7 +103,7 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
   function rebase(setup_id: number, row: (edit: Edit) => { from: unknown; to: unknown } | null) {
     const rows = new Map<string, { from: unknown; to: unknown }>()
     const over = (edit: Edit): Edit => {
-      const name = `${edit.what} ${edit.id}`
+      const name = nameOf(edit)
       const stands = rows.get(name) ?? row(edit)
       if (!stands || !edit.fields || !edit.was) return edit
       const { from, to } = stands
@@ -110,6 +116,15 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
         ? { ...one, call: { ...one.call, edits: one.call.edits.map(over) } }
         : one,
     )
+  }
+
+  /** The same where all that is known of what stood there is what they saw of it. */
+  function catchUp(setup_id: number, now: (edit: Edit) => unknown): void {
+    const seen = new Map<string, Fields>()
+    for (const { setup_id: of, call } of waiting.value)
+      for (const edit of of === setup_id && 'edits' in call ? call.edits : [])
+        if (edit.was) seen.set(nameOf(edit), merged(edit.was, seen.get(nameOf(edit)) ?? {}))
+    rebase(setup_id, (edit) => ({ from: seen.get(nameOf(edit)), to: now(edit) }))
   }
 
   /** What was refused has never stood there. */
@@ -138,9 +153,6 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
           if (!(error instanceof Offline || error instanceof Refusal)) throw error
           if (error instanceof Offline || error.problem.status >= 500) {
             lost(error)
-            entries.value = entries.value.map((one) =>
-              one.key === next.key ? { ...one, again: true } : one,
-            )
             for (const one of waiting.value) answer(one.key, true)
             again = setTimeout(() => void send(), AGAIN_MS)
             return
@@ -176,9 +188,10 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     },
   )
 
-  return { entries, waiting, put, drop, insist, rebase, send }
+  return { entries, waiting, put, asking, drop, insist, rebase, catchUp, send }
 }
 
+const nameOf = ({ what, id }: Edit): string => `${what} ${id}`
 const laid = (row: unknown, fields: unknown): unknown =>
   isObject(row) && isObject(fields) ? merged(row, fields) : row
 

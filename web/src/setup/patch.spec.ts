@@ -70,6 +70,13 @@ describe('what was made over something that never came to be', () => {
     expect(rebased({ a: 9 }, from, {})).toEqual({ a: null })
   })
 
+  it('is the same in whatever order its fields stand', () => {
+    const ours = { duties: { 13: [{ level: 1, cycle: null, phase: 'day' }] } }
+    const theirs = { duties: { 13: [{ phase: 'day', level: 1 }] } }
+    expect(patchOf(ours, theirs)).toBeNull()
+    expect(rebased(ours, theirs, { duties: {} })).toEqual({ duties: {} })
+  })
+
   it('stays as it was where another kind of thing stands there', () => {
     const rail = { ...to, on: { kind: 'fitting', name: 'Bow' } }
     expect(rebased({ on: { name: 'Tank' } }, from, rail)).toEqual({ on: { name: 'Tank' } })

@@ -23,8 +23,14 @@ const alike = (now: unknown, value: unknown): boolean =>
   isObject(value) &&
   (!('kind' in value) || now.kind === value.kind || !apart.has(value.kind))
 
-const equal = (a: unknown, b: unknown): boolean =>
-  a === b || JSON.stringify(a) === JSON.stringify(b)
+/** Whatever order its fields have: ours are in another than the server's. What is null inside is as
+ * good as not there. */
+function equal(a: unknown, b: unknown): boolean {
+  if (Array.isArray(a) && Array.isArray(b))
+    return a.length === b.length && a.every((one, i) => equal(one, b[i]))
+  if (!isObject(a) || !isObject(b)) return a === b
+  return Object.keys({ ...a, ...b }).every((key) => equal(a[key] ?? null, b[key] ?? null))
+}
 
 /** The way from one to the other; null where there is none to go. */
 export function patchOf(before: object, after: object): Patch | null {

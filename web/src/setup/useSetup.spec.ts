@@ -136,6 +136,20 @@ describe('the open setup', () => {
     expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 2 } }] })
   })
 
+  it('counts a change from where an undo led whose answer was lost, if nobody went on since', async () => {
+    void store.put(7, at(2))
+    await there.answers(state(2, 2))
+    void store.step('undo')
+    await there.isGone()
+    void store.put(7, at(3))
+    void store.put(7, at(4))
+    await vi.advanceTimersByTimeAsync(2100)
+    await there.answers(state(1, 3))
+    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 1 } }] })
+    await there.answers(state(3, 4))
+    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 4 }, was: { x_m: 3 } }] })
+  })
+
   it('opens the setup asked for last, whichever is answered last', async () => {
     void store.open(1)
     await there.answers([])

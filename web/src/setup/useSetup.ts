@@ -244,7 +244,7 @@ export const useSetup = defineStore('setup', () => {
     const state = await answerTo(held)
     if (state.setup_id !== wanted) return
     endTrial(held)
-    if (!('edits' in held.call || held.again)) stepped(state)
+    if (!('edits' in held.call)) stepped(state, held.asked_of)
     keep(state)
     left.value = state.left
   }
@@ -258,7 +258,11 @@ export const useSetup = defineStore('setup', () => {
           headers: keyed(key),
         }),
       )
-    if (!call.beside) return sendChange(call, setup_id, await revisionOf(setup_id), key)
+    if (!call.beside) {
+      const revision = await revisionOf(setup_id)
+      outbox.asking(key, revision)
+      return sendChange(call, setup_id, revision, key)
+    }
     await sendChange<unknown>(call, setup_id, null, key)
     besides.value += 1
     return stateOf(setup_id) // which is judged by what is beside it
@@ -267,8 +271,14 @@ export const useSetup = defineStore('setup', () => {
   const stateOf = (setup_id: number): Promise<SetupState> =>
     askState(api.GET('/api/v1/setups/{setup_id}', { params: { path: { setup_id } } }))
 
-  /** What was changed since I asked for a step, such as an undo, counts from where that led. */
-  function stepped({ setup_id, setup }: SetupState): void {
+  /** What was changed since I asked for a step, such as an undo, counts from where that led. Where
+   * it was `asked_of` a revision before, it may have been made then, and what I see be of after it;
+   * what others have changed since is theirs. */
+  function stepped({ setup_id, setup, revision }: SetupState, asked_of?: number): void {
+    if (asked_of !== undefined) {
+      if (revision === asked_of + 1) outbox.catchUp(setup_id, (edit) => rowOf(setup, edit))
+      return
+    }
     const was = confirmed.value
     if (was?.setup_id !== setup_id) return
     outbox.rebase(setup_id, (edit) => ({ from: rowOf(was.setup, edit), to: rowOf(setup, edit) }))

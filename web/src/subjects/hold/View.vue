@@ -115,8 +115,9 @@ const planSize = computed(() => Math.min(330, Math.max(260, width.value - 40)))
         Bench, or set a wind or a current here.
       </p>
       <div v-if="figures && full.answer.value && width > 0" class="card pad">
+        <!-- What is typed may yet be refused: no depth is drawn that is none. -->
         <SideLine
-          v-if="anchor"
+          v-if="anchor && demands.depth_m > 0"
           :hold="figures"
           :full="full.answer.value"
           :drawing="store.drawing"
