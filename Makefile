@@ -13,7 +13,7 @@ BIN := .venv/bin
 NB := node_modules/.bin
 WEB_SRC := $(shell find web/src web/public web/index.html web/vite.config.ts web/tsconfig.json -type f)
 
-.PHONY: wheel demo test nightly tools install build checks checks-core checks-screens types pytest bench shots lock chromium
+.PHONY: wheel demo test nightly tools install build checks checks-core checks-types checks-style checks-screens types pytest bench shots lock chromium
 
 demo: tools build
 	@exec $(BIN)/neat-hull serve --demo --data "$(DATA)" --port $(PORT)
@@ -54,9 +54,9 @@ chromium:
 	    $$sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $$one >/dev/null && exit 0; \
 	  done; exit 1; }
 
-# Each side on a core of its own; what one says is not mixed into what the other says.
+# On two cores, the longest first; what one says is not mixed into what the other says.
 checks: install
-	@$(MAKE) -j2 --output-sync=target checks-core checks-screens
+	@$(MAKE) -j2 --output-sync=target checks-core checks-types checks-style checks-screens
 
 checks-core:
 	@$(BIN)/ruff format --check -q src tests scripts benchmarks
@@ -66,10 +66,14 @@ checks-core:
 	@$(BIN)/mypy --no-error-summary src scripts benchmarks tests
 	@$(BIN)/lint-imports --no-logo >/tmp/neat-hull-imports.$$$$ 2>&1 || { cat /tmp/neat-hull-imports.$$$$; exit 1; }; rm -f /tmp/neat-hull-imports.$$$$
 
-checks-screens:
-	@cd web && $(NB)/eslint . --max-warnings 0 && $(NB)/prettier --check --log-level warn src '*.ts' '*.js'
+checks-types:
 	@cd web && $(NB)/openapi-typescript ../openapi.json -o src/api/schema.d.ts --check >/dev/null || { echo "web/src/api/schema.d.ts is stale: run make types" >&2; exit 1; }
 	@cd web && $(NB)/vue-tsc -p tsconfig.json && $(NB)/tsc -p tsconfig.node.json
+
+checks-style:
+	@cd web && $(NB)/eslint . --max-warnings 0 && $(NB)/prettier --check --log-level warn src '*.ts' '*.js'
+
+checks-screens:
 	@cd web && $(NB)/vitest run --reporter=dot
 
 # For a machine without Node: the application, its screens and the demo in one file, in dist/.

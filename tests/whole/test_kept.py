@@ -146,7 +146,7 @@ def require_same(kept: Any, cold: Any, where: str = "figures") -> None:
 
 
 @given(st.data())
-@examples(8)
+@examples(5)
 def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject) -> None:
     past: list[Setup] = [FULL]
     kept: Evaluated | None = evaluated(FULL)
@@ -164,7 +164,7 @@ def test_a_walk_of_changes_and_undos_answers_as_from_nothing(data: st.DataObject
 
 
 @given(st.data())
-@examples(5)
+@examples(3)
 def test_what_is_told_at_once_is_what_is_told_in_whole(data: st.DataObject) -> None:
     """A drag: quick answers each after the one before, now and then a whole one after the last."""
     setup, whole = FULL, evaluated(FULL)

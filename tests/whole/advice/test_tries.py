@@ -61,7 +61,7 @@ def first(setup: Setup, code: str) -> Finding:
 
 @given(st.lists(st.tuples(st.sampled_from([SCREEN, CRATE, PLIERS, HOLDER_P, WATER]), SOMEWHERE),
                 min_size=2, max_size=8))  # fmt: skip
-@examples(12)
+@examples(8)
 def test_a_try_among_others_is_what_it_is_alone(tries: list[tuple[int, Place]]) -> None:
     rows, _ = all_tried(evaluated(FULL), tries)
     for (thing_id, place), row in zip(tries, rows, strict=True):
