@@ -19,7 +19,8 @@ CRATE = 9
 WATCH = """
 window.roundTrips = []
 let moved = 0
-addEventListener('pointermove', (event) => (moved = event.timeStamp), true)
+for (const told of ['pointerrawupdate', 'pointermove'])
+  addEventListener(told, (event) => (moved = event.timeStamp), true)
 const plain = window.fetch
 window.fetch = async (request, ...more) => {
   const since = moved

@@ -95,6 +95,33 @@ def test_what_is_wrong_follows_when_the_hand_pauses(bench: Page) -> None:
     expect(findings).to_have_text(told)
 
 
+def test_what_is_in_hand_follows_a_move_that_is_told_between_frames_once_a_frame(
+    bench: Page,
+) -> None:
+    x, y = middle(drawn(bench, CRATE))
+    pick_up(bench, drawn(bench, CRATE))
+    first, second = bench.evaluate(
+        """async ([x, y]) => {
+          const told = []
+          for (const off of [40, 80]) {
+            const at = { clientX: x - off, clientY: y, pointerId: 1, bubbles: true }
+            document.body.dispatchEvent(new PointerEvent('pointerrawupdate', at))
+            await Promise.resolve().then(() => {})
+            told.push(document.querySelector('[data-testid="in-hand"]')?.textContent)
+          }
+          return told
+        }""",
+        [x, y],
+    )
+    assert re.match(r"Tackle crate: \d+", first)
+    assert second == first
+    bench.mouse.move(x - 80, y)
+    expect(bench.get_by_test_id("in-hand")).not_to_have_text(first)
+    bench.keyboard.press("Escape")
+    bench.mouse.up()
+    expect(bench.get_by_test_id("undo")).to_be_disabled()
+
+
 def test_what_is_in_hand_has_its_place_told_beside_it_and_the_list_waits(bench: Page) -> None:
     aboard(bench, CRATE).click()
     field = bench.get_by_test_id("from-bow")

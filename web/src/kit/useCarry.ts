@@ -26,11 +26,20 @@ export function useCarry() {
     const options = { signal: listening.signal }
     target.setPointerCapture(event.pointerId)
 
-    const move = (e: Event) => {
-      const at = e as PointerEvent
-      const far = Math.hypot(at.clientX - from.x, at.clientY - from.y) > SLACK_PX
+    let last = from
+    const move = (at: PointerEvent) => {
+      if (at.clientX === last.x && at.clientY === last.y) return
+      last = { x: at.clientX, y: at.clientY }
+      const far = Math.hypot(last.x - from.x, last.y - from.y) > SLACK_PX
       if (far) carrying.value = true
       if (carrying.value) handlers.move(at)
+    }
+    let early = false
+    const moveEarly = (at: PointerEvent) => {
+      if (early) return
+      early = true
+      requestAnimationFrame(() => (early = false))
+      move(at)
     }
     end = (kept) => {
       end = null
@@ -42,7 +51,10 @@ export function useCarry() {
       if (kept) handlers.drop(kept)
       else handlers.cancel()
     }
-    target.addEventListener('pointermove', move, options)
+    target.addEventListener('pointermove', (e) => move(e as PointerEvent), options)
+    // A move is told with the next frame; where it is told at once, the first of a frame is followed
+    // then, so that what it asks is under way before the frame is drawn.
+    target.addEventListener('pointerrawupdate', (e) => moveEarly(e as PointerEvent), options)
     target.addEventListener('pointerup', (e) => end?.(e as PointerEvent), options)
     target.addEventListener('pointercancel', () => end?.(null), options)
     target.addEventListener('lostpointercapture', () => end?.(null), options)
