@@ -2,6 +2,7 @@
 
 import shutil
 import sqlite3
+import threading
 from contextlib import closing
 from pathlib import Path
 
@@ -95,3 +96,13 @@ def test_let_go_it_leaves_the_file_alone_in_its_folder(data: Path) -> None:
     ticked(data)
     clock.close()
     assert [one.name for one in data.parent.iterdir()] == [data.name]
+
+
+def test_when_nobody_asks_it_lets_the_file_go_and_opens_it_again(data: Path) -> None:
+    clock = Clock(data, idle_s=0.001)
+    for _ in range(3):
+        now = ticked(data)
+        assert clock.ticks() == now
+        while waiting := [one for one in threading.enumerate() if isinstance(one, threading.Timer)]:
+            waiting[0].join()
+        assert [one.name for one in data.parent.iterdir()] == [data.name]
