@@ -402,6 +402,41 @@ def test_an_undo_whose_answer_is_lost_is_done_once(bench: Page, server: Server) 
     assert stands_at(server, CRATE) == stood[1]
 
 
+@pytest.mark.parametrize("loaded_anew", [False, True])
+def test_a_change_behind_an_undo_whose_answer_is_lost_counts_from_where_that_led(
+    bench: Page, server: Server, loaded_anew: bool
+) -> None:
+    bench.locator(f'[data-aboard="{CRATE}"]').click()
+    field = bench.get_by_test_id("from-bow")
+    stood = stands_at(server, CRATE)
+    field.fill("250")
+    field.press("Tab")
+    until(bench, lambda: stands_at(server, CRATE) != stood)
+    made: list[Route] = []
+
+    def lost(route: Route) -> None:
+        if not made:
+            route.fetch()
+        made.append(route)
+        route.abort()
+
+    bench.route("**/undo", lost)
+    bench.get_by_test_id("undo").click()
+    expect(bench.get_by_test_id("banner")).to_contain_text("cannot be reached")
+    field.fill("240")
+    field.press("Tab")
+    expect(bench.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
+    bench.unroute("**/undo")
+    if loaded_anew:
+        bench.on("dialog", lambda dialog: dialog.accept())
+        bench.reload()
+    saved(bench)
+    expect(bench.get_by_test_id("banner")).to_have_count(0)
+    assert stands_at(server, CRATE) != stood
+    bench.get_by_test_id("undo").click()
+    until(bench, lambda: stands_at(server, CRATE) == stood)
+
+
 def test_gear_whose_answer_is_lost_before_a_reload_is_added_once(
     gear: Page, server: Server
 ) -> None:

@@ -9,7 +9,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { Offline, Refusal, type Schemas } from '@/api/client'
 import { newToken } from '@/kit/token'
 import { AGAIN_MS } from '@/kit/useAsked'
-import { isObject, merged, rebased, rebasedFields, type Fields } from './patch'
+import { isObject, merged, partOf, rebased, rebasedFields, type Fields } from './patch'
 
 export type Edit = Schemas['Edit']
 export type Call = { edits: Edit[]; label?: string } | Request
@@ -124,7 +124,10 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     for (const { setup_id: of, call } of waiting.value)
       for (const edit of of === setup_id && 'edits' in call ? call.edits : [])
         if (edit.was) seen.set(nameOf(edit), merged(edit.was, seen.get(nameOf(edit)) ?? {}))
-    rebase(setup_id, (edit) => ({ from: seen.get(nameOf(edit)), to: now(edit) }))
+    rebase(setup_id, (edit) => {
+      const from = seen.get(nameOf(edit))
+      return from ? { from, to: partOf(now(edit), from) } : null
+    })
   }
 
   /** What was refused has never stood there. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { merged, patchOf, rebased, rebasedFields } from './patch'
+import { merged, partOf, patchOf, rebased, rebasedFields } from './patch'
 
 const place = { x_m: 1, z_m: null as number | null, on: null as object | null, group: 0 }
 const thing = {
@@ -75,6 +75,16 @@ describe('what was made over something that never came to be', () => {
     const theirs = { duties: { 13: [{ phase: 'day', level: 1 }] } }
     expect(patchOf(ours, theirs)).toBeNull()
     expect(rebased(ours, theirs, { duties: {} })).toEqual({ duties: {} })
+  })
+
+  it('is of a row what a patch tells of', () => {
+    const row = { a: 1, on: { kind: 'well', name: 'Bow' }, phases: [{ h: 4 }] }
+    expect(partOf(row, { on: { name: 'Tank' }, phases: [], air: 3 })).toEqual({
+      on: { name: 'Bow' },
+      phases: [{ h: 4 }],
+      air: null,
+    })
+    expect(partOf(null, { a: 9 })).toBeNull()
   })
 
   it('stays as it was where another kind of thing stands there', () => {

@@ -60,6 +60,17 @@ export function merged<T extends object>(row: T, fields: Fields): T {
   return now as T
 }
 
+/** Of a row, what a patch tells of; null where there is none. */
+export function partOf(row: unknown, patch: Fields): Fields | null {
+  if (!isObject(row)) return null
+  return Object.fromEntries(
+    Object.entries(patch).map(([key, one]) => [
+      key,
+      isObject(one) ? partOf(row[key], one) : (row[key] ?? null),
+    ]),
+  )
+}
+
 /** Something made over `from`, now that `to` stands there in its place: what it has of the one, it
  * has of the other, element by element where lists are as long. */
 export function rebased(mine: unknown, from: unknown, to: unknown): unknown {

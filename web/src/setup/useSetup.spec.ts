@@ -145,7 +145,8 @@ describe('the open setup', () => {
     void store.put(7, at(4))
     await vi.advanceTimersByTimeAsync(2100)
     await there.answers(state(1, 3))
-    expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 1 } }] })
+    const edit = { what: 'place', id: 7, fields: { x_m: 3 }, was: { x_m: 1 } }
+    expect(await there.body()).toMatchObject({ edits: [edit] })
     await there.answers(state(3, 4))
     expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 4 }, was: { x_m: 3 } }] })
   })
