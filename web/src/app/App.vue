@@ -32,11 +32,14 @@ watch(
   (none) => none && void router.replace('/start'),
 )
 // A screen that cannot be fetched: nobody is there, which is told; or there are other screens by now,
-// and the page is asked for anew.
+// and the page is asked for anew, unless one has gone elsewhere meanwhile.
+let wanted = ''
+onUnmounted(router.beforeEach((to) => void (wanted = to.fullPath)))
 onUnmounted(
   router.onError(async (_, to) => {
     await store.open()
-    if (!store.lost && to.path !== window.location.pathname) window.location.assign(to.fullPath)
+    if (store.lost || to.fullPath !== wanted || to.path === window.location.pathname) return
+    window.location.assign(to.fullPath)
   }),
 )
 // What is under way is sent after a reload too; but nobody has to count on that.
