@@ -114,9 +114,9 @@ def get_photo(photo_id: Annotated[int, PathParam(ge=1, le=2**62)], db: Db) -> Re
 
 
 @router.get("/setups/{setup_id}/gear/sums")
-def get_sums(setup_id: SetupId, db: Db, cache: Cache, by: GroupBy = "place") -> list[GearSum]:
+def get_sums(setup_id: SetupId, cache: Cache, by: GroupBy = "place") -> list[GearSum]:
     """What all gear comes to, in groups; the last row, without a name, is the whole."""
-    kept = cache.load(db, setup_id)
+    kept = cache.kept(setup_id)
     ev = cache.evaluated(kept, kept.setup)
     try:
         return gear_sums(ev, by)

@@ -19,9 +19,9 @@ router = routes("placing", "/setups/{setup_id}")
 
 
 @router.get("/targets/{thing_id}")
-def thing_targets(setup_id: SetupId, thing_id: ThingId, db: Db, cache: Cache) -> list[Target]:
+def thing_targets(setup_id: SetupId, thing_id: ThingId, cache: Cache) -> list[Target]:
     """What a thing could be put on, and why not where it could not; changes nothing."""
-    setup = cache.load(db, setup_id).setup
+    setup = cache.kept(setup_id).setup
     thing_of(setup, thing_id)
     return targets(rig(setup).placing, thing_id)
 
@@ -29,12 +29,11 @@ def thing_targets(setup_id: SetupId, thing_id: ThingId, db: Db, cache: Cache) ->
 @router.get("/together")
 def together(
     setup_id: SetupId,
-    db: Db,
     cache: Cache,
     thing_id: Annotated[list[int], Query(max_length=1000)] = [],  # noqa: B006 - FastAPI copies it
 ) -> Together:
     """What things weigh together, with what they hold."""
-    setup = cache.load(db, setup_id).setup
+    setup = cache.kept(setup_id).setup
     for one in thing_id:
         thing_of(setup, one)
     held = {i for one in thing_id for i in (one, *all_contents(setup, one))}

@@ -24,7 +24,7 @@ from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.clock import Clock
 from neat_hull.store.connect import Connection, connect
 from neat_hull.store.made_changes import is_made
-from neat_hull.store.setups import Elsewhere, StoredSetup, load_setup, ticks
+from neat_hull.store.setups import Elsewhere, StoredSetup, load_setup
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluated, live
 
@@ -96,31 +96,19 @@ class SetupCache:
         self._last: dict[int, Evaluated] = {}
         self._quick: dict[int, Evaluated] = {}
 
-    def load(self, db: Connection, setup_id: int) -> StoredSetup:
-        """As `load_setup`, from memory while the file's clock has not moved."""
-        now = ticks(db)
-        return self._as_of(now, setup_id) or self._hold(now, load_setup(db, setup_id))
-
     def kept(self, setup_id: int) -> StoredSetup:
-        """The same where nothing else is asked of the file: then it need not be opened."""
+        """As `load_setup`; while the clock of the file stands still, without opening it."""
         now = self._clock.ticks()
-        held = self._as_of(now, setup_id)
-        if held is None:
+        held = self._held.get(setup_id)
+        if held is None or held[0] != now:
             with closing(connect(self._data)) as db:
-                held = self._hold(now, load_setup(db, setup_id))
-        return held
+                held = (now, load_setup(db, setup_id))
+            self._held[setup_id] = held
+        return held[1]
 
     def close(self) -> None:
         """Let the data file go."""
         self._clock.close()
-
-    def _as_of(self, now: int, setup_id: int) -> StoredSetup | None:
-        held = self._held.get(setup_id)
-        return held[1] if held is not None and held[0] == now else None
-
-    def _hold(self, now: int, stored: StoredSetup) -> StoredSetup:
-        self._held[stored.setup_id] = (now, stored)
-        return stored
 
     def evaluated(self, stored: StoredSetup, setup: Setup) -> Evaluated:
         """A trial of a stored setup, after the one of it that was evaluated last."""
