@@ -193,7 +193,7 @@ def _lifting(hull: Hull, slices: tuple[Slice, ...], spans_per_length: int) -> Ar
     return lifts
 
 
-@lru_cache(maxsize=256)
+@lru_cache(maxsize=2048)  # more than are aboard, on two cuts: one less, and none would be found
 def _block_edges(block: Block, longest_m: float) -> Array:
     """(7, e): sections of a box, as `_Rings.edges` has them."""
     (x0, y0, z0), (x1, y1, z1) = block.lo_m, block.hi_m

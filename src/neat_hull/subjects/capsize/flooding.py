@@ -140,10 +140,11 @@ class _Full:
 
 
 def _block(one: CaseThing) -> Block:
-    half = np.array(one.size_m) / 2
-    at = np.array((one.x_m, one.y_m, one.z_m))
-    lo, hi = (tuple(float(v) for v in corner) for corner in (at - half, at + half))
-    return Block(lo, hi, one.volume_m3 / float(np.prod(one.size_m)))  # type: ignore[arg-type]
+    along, across, high = one.size_m
+    x, y, z = along / 2, across / 2, high / 2
+    lo = (one.x_m - x, one.y_m - y, one.z_m - z)
+    hi = (one.x_m + x, one.y_m + y, one.z_m + z)
+    return Block(lo, hi, one.volume_m3 / (along * across * high))
 
 
 def flooded(
