@@ -73,8 +73,8 @@ checks-types:
 	@cd web && $(NB)/vue-tsc -p tsconfig.json --incremental --tsBuildInfoFile $(KEPT)/vue-tsc.json && $(NB)/tsc -p tsconfig.node.json
 
 checks-style:
-	@cd web && $(NB)/eslint . --max-warnings 0 --cache --cache-strategy content --cache-location $(KEPT)/eslint
-	@cd web && $(NB)/prettier --check --log-level warn --cache --cache-strategy content --cache-location $(KEPT)/prettier src '*.ts' '*.js'
+	@cd web && $(NB)/eslint . --max-warnings 0 --cache --cache-strategy content --cache-location $(KEPT)/eslint.json
+	@cd web && $(NB)/prettier --check --log-level warn --cache --cache-strategy content --cache-location $(KEPT)/prettier.json src '*.ts' '*.js'
 
 checks-screens:
 	@cd web && $(NB)/vitest run --reporter=dot

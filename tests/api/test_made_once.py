@@ -6,6 +6,7 @@ from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
+from tests.api.test_starting import LABEL
 
 from neat_hull.errors import AlreadyMade
 from neat_hull.store.connect import connect, transaction
@@ -102,6 +103,60 @@ def test_an_undo_and_a_deletion_are_done_once(client: TestClient) -> None:
 def test_what_was_refused_was_not_made(client: TestClient) -> None:
     assert weigh(client, "a", 9000.0).status_code == 422
     assert weigh(client, "a", 5.0).json()["setup"]["things"][CRATE]["mass_kg"] == 5.0
+
+
+def in_all(client: TestClient) -> int:
+    return len(client.get("/api/v1/setups").json())
+
+
+def made(client: TestClient, key: str | None, at: str, body: dict[str, Any]) -> Any:
+    """A setup that is made new, by its key."""
+    headers = {} if key is None else {"Neat-Change": key}
+    answer = client.post(f"/api/v1/setups{at}", headers=headers, json=body)
+    assert answer.status_code == 201, answer.text
+    told = answer.json()
+    return told.get("state", told), told.get("ashore")
+
+
+def the_file(client: TestClient) -> dict[str, Any]:
+    return {"text": client.get(f"{SETUP}/file").text}
+
+
+@pytest.mark.parametrize(
+    ("at", "body"),
+    [
+        ("", LABEL),
+        ("/1/copy", {"name": "Twin"}),
+        ("/1/move", {"name": "Twin", "onto_setup_id": 3}),
+        ("/import", None),
+    ],
+)
+def test_a_setup_is_made_once_for_each_key(
+    client: TestClient, at: str, body: dict[str, Any] | None
+) -> None:
+    """And is what it is meanwhile, where it was changed before it was asked for again."""
+    asked, before = body or the_file(client), in_all(client)
+    one, ashore = made(client, "a", at, asked)
+    place = f"/api/v1/setups/{one['setup_id']}"
+    for thing_id in one["setup"]["places"]:
+        edit = {"what": "place", "id": int(thing_id), "fields": {"locked": True}}
+        assert client.patch(place, json={"edits": [edit]}).status_code == 200
+    again, ashore_again = made(client, "a", at, asked)
+    assert again["setup_id"] == one["setup_id"] != 1
+    assert again == client.get(place).json()
+    assert (in_all(client), ashore_again) == (before + 1, ashore)
+    for key in ("b", None, None):
+        made(client, key, at, asked)
+    assert in_all(client) == before + 4
+
+
+def test_what_cannot_be_made_may_be_asked_for_again(client: TestClient) -> None:
+    """A key by which nothing was made stands for nothing yet."""
+    headers = {"Neat-Change": "a"}
+    no_name = client.post(f"{SETUP}/copy", headers=headers, json={"name": ""})
+    nobody = client.post("/api/v1/setups/999/copy", headers=headers, json={"name": "Twin"})
+    assert (no_name.status_code, nobody.status_code) == (422, 404)
+    assert made(client, "a", "/1/copy", {"name": "Twin"})[0]["setup"]["name"] == "Twin"
 
 
 def test_without_a_key_each_is_a_change_of_its_own(client: TestClient) -> None:

@@ -402,6 +402,19 @@ def test_an_undo_whose_answer_is_lost_is_done_once(bench: Page, server: Server) 
     assert stands_at(server, CRATE) == stood[1]
 
 
+def test_a_copy_whose_answer_is_lost_is_made_once(bench: Page, server: Server) -> None:
+    """And another of that name where one is asked for."""
+    bench.get_by_test_id("setup").click()
+    bench.get_by_test_id("all-setups").click()
+    bench.get_by_test_id("setup-name").fill("Twin")
+    lose_the_first_answer(bench, "POST", "/copy")
+    for told, copies in (("cannot be reached", 1), ("Copied", 1), ("Copied", 2)):
+        bench.get_by_test_id("setup-copy").click()
+        expect(bench.get_by_role("dialog", name="Setups")).to_contain_text(told)
+        twins = [one for one in ask(server, "setups") if one["name"] == "Twin"]
+        assert len(twins) == copies
+
+
 @pytest.mark.parametrize("loaded_anew", [False, True])
 def test_a_change_behind_an_undo_whose_answer_is_lost_counts_from_where_that_led(
     bench: Page, server: Server, loaded_anew: bool

@@ -6,9 +6,9 @@ from pydantic import Field
 from starlette.responses import Response
 
 from neat_hull.api.routes import routes
-from neat_hull.api.state import Db, SetupId, SetupState, draw, state_of
+from neat_hull.api.state import Db, MakingDb, SetupId, SetupState, draw, state_of
 from neat_hull.editing.evaluations import EVALUATIONS
-from neat_hull.editing.moving import move_to
+from neat_hull.editing.moving import left_ashore, move_to
 from neat_hull.editing.steps import require_named
 from neat_hull.errors import InputError
 from neat_hull.files.deck_svg import deck_svg
@@ -77,28 +77,29 @@ class SetupImport(Answer):
 
 
 @router.post("/{setup_id}/copy", status_code=201)
-def copy(setup_id: SetupId, body: NewName, db: Db) -> SetupState:
+def copy(setup_id: SetupId, body: NewName, making: MakingDb) -> SetupState:
     """A copy under another name; boat, angler and gear are shared."""
-    with transaction(db):
-        new = copy_setup(db, load_setup(db, setup_id), body.name)
-    return state_of(load_setup(db, new))
+    db = making.db
+    return state_of(making.setup(lambda: copy_setup(db, load_setup(db, setup_id), body.name)))
 
 
 @router.post("/{setup_id}/move", status_code=201)
-def move(setup_id: SetupId, body: Move, db: Db) -> MovedState:
+def move(setup_id: SetupId, body: Move, making: MakingDb) -> MovedState:
     """The same gear on another boat; what no longer fits stays ashore and is named."""
-    with transaction(db):
+    db = making.db
+
+    def moved() -> int:
         source, onto = load_setup(db, setup_id), load_setup(db, body.onto_setup_id)
         if source.boat_id == onto.boat_id:
             raise InputError("onto_setup_id", onto.setup_id, "that setup is on the same boat")
-        moved = move_to(source.setup, onto.setup.boat, onto.setup.seat)
-        setup = moved.setup.model_copy(update={"name": body.name})
-        ev = require_afloat(setup)
-        new = move_setup(db, source, onto, setup)
-    return MovedState(
-        state=state_of(load_setup(db, new), ev),
-        ashore=[source.setup.things[i].name for i in moved.ashore],
-    )
+        setup = move_to(source.setup, onto.setup.boat, onto.setup.seat)
+        setup = setup.model_copy(update={"name": body.name})
+        require_afloat(setup)
+        return move_setup(db, source, onto, setup)
+
+    new, was = making.setup(moved), load_setup(db, setup_id).setup
+    ashore = left_ashore(was, new.setup)
+    return MovedState(state=state_of(new), ashore=[was.things[i].name for i in ashore])
 
 
 @router.put("/{setup_id}/archived")
@@ -161,12 +162,10 @@ def preview_import(body: FileText, db: Db) -> SetupImport:
 
 
 @router.post("/import", status_code=201)
-def take_in(body: FileText, db: Db) -> SetupState:
-    """Take a file in as a new setup."""
+def take_in(body: FileText, making: MakingDb) -> SetupState:
+    """Take a file in as a new setup; its things have other numbers than in the file."""
     setup = read_setup(body.text.encode())
     require_known_limits(setup.judging)
     require_named(setup)
     require_afloat(setup)
-    with transaction(db):
-        new = import_setup(db, setup)
-    return state_of(load_setup(db, new))  # its things have other numbers than in the file
+    return state_of(making.setup(lambda: import_setup(making.db, setup)))

@@ -1,7 +1,7 @@
 """From nothing to a first setup: what is typical, what is taken along, and the demo to look at."""
 
 from neat_hull.api.routes import routes
-from neat_hull.api.state import Db, SetupState, draw, state_of
+from neat_hull.api.state import Db, MakingDb, SetupState, draw, state_of
 from neat_hull.editing.demo import add_demo
 from neat_hull.editing.starting import FirstMeasures, starting_setup
 from neat_hull.editing.steps import require_named
@@ -12,7 +12,7 @@ from neat_hull.model.figures import Figures
 from neat_hull.model.kit import KitItem
 from neat_hull.model.setup import Setup
 from neat_hull.store.connect import transaction
-from neat_hull.store.setups import add_setup, load_setup
+from neat_hull.store.setups import add_setup
 from neat_hull.whole.evaluate import evaluated, live, require_afloat
 
 router = routes("starting")
@@ -54,12 +54,10 @@ def start_demo(db: Db) -> DemoAdded:
 
 
 @router.post("/setups", status_code=201)
-def start_setup(body: FirstMeasures, db: Db) -> SetupState:
+def start_setup(body: FirstMeasures, making: MakingDb) -> SetupState:
     """A new boat and angler from first measures, with what they usually take along."""
     setup = starting_setup(body, kit())
     require_named(setup)
     # Boat and angler must float; what is then put aboard may well be too much, and is told.
     require_afloat(setup.model_copy(update={"things": {}, "places": {}}))
-    with transaction(db):
-        setup_id = add_setup(db, setup)
-    return state_of(load_setup(db, setup_id))
+    return state_of(making.setup(lambda: add_setup(making.db, setup)))

@@ -1,7 +1,8 @@
 """What the screens hold of a setup: its data, its figures and its drawing in one answer."""
 
-from collections.abc import AsyncIterator, Sequence
+from collections.abc import AsyncIterator, Callable, Sequence
 from contextlib import closing
+from dataclasses import dataclass
 from functools import lru_cache
 from pathlib import Path
 from typing import Annotated
@@ -22,8 +23,8 @@ from neat_hull.model.figures import Figures
 from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.store.clock import Clock
-from neat_hull.store.connect import Connection, connect
-from neat_hull.store.made_changes import is_made
+from neat_hull.store.connect import Connection, connect, transaction
+from neat_hull.store.made_changes import is_made, made_once
 from neat_hull.store.setups import Elsewhere, StoredSetup, load_setup
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluated, live
@@ -81,6 +82,29 @@ async def open_db(request: Request) -> AsyncIterator[Connection]:
 
 # scope="function": closed before the answer goes out, so that nothing is answered and then fails.
 Db = Annotated[Connection, Depends(open_db, scope="function")]
+
+
+async def open_making(request: Request) -> AsyncIterator["Making"]:
+    """One connection for a request that makes a setup, which is no change of one that is there."""
+    with closing(connect(Path(request.app.state.data))) as db:
+        yield Making(db, request.headers.get(CHANGE_KEY))
+
+
+@dataclass(frozen=True)
+class Making:
+    """Where a setup is made, and the key by which one is known that is asked for again."""
+
+    db: Connection
+    key: str | None
+
+    def setup(self, make: Callable[[], int]) -> StoredSetup:
+        """The setup whose id `make` answers, kept; the one from before where it was made."""
+        with transaction(self.db):
+            setup_id = made_once(self.db, self.key, make)
+        return load_setup(self.db, setup_id)
+
+
+MakingDb = Annotated[Making, Depends(open_making, scope="function")]
 
 
 class SetupCache:

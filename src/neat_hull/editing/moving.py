@@ -1,7 +1,5 @@
 """Carrying a setup over to another boat: what keeps its place to the seat, the bow or the stern."""
 
-from dataclasses import dataclass
-
 from neat_hull.model.boat import Boat
 from neat_hull.model.nesting import ashore
 from neat_hull.model.place import On, OnFitting, OnWell, Place
@@ -15,16 +13,8 @@ from neat_hull.rig.whereabouts import whereabouts
 _OVER_M = 0.25  # how far a thing's middle may stand outside the hull: an outrigger arm, no more
 
 
-@dataclass(frozen=True)
-class Moved:
-    """The setup on its new boat, and which things no longer fit and stay ashore."""
-
-    setup: Setup
-    ashore: list[int]
-
-
-def move_to(setup: Setup, boat: Boat, seat: SeatPlace) -> Moved:
-    """Put a setup on another boat with its own seat.
+def move_to(setup: Setup, boat: Boat, seat: SeatPlace) -> Setup:
+    """Put a setup on another boat with its own seat; what no longer fits there stays ashore.
 
     At the bow and foredeck things keep their distance from the bow, at the stern and in a well
     behind the seat from the stern, all others from the seat; heights that were typed move with
@@ -50,7 +40,12 @@ def move_to(setup: Setup, boat: Boat, seat: SeatPlace) -> Moved:
     left = set(ashore(setup, gone))
     kept = {thing_id: place for thing_id, place in places.items() if thing_id not in left}
     update = {"boat": boat, "seat": seat, "places": kept}
-    return Moved(setup.model_copy(update=update), sorted(left))
+    return setup.model_copy(update=update)
+
+
+def left_ashore(before: Setup, after: Setup) -> list[int]:
+    """What was aboard and is no longer."""
+    return sorted(before.places.keys() - after.places.keys())
 
 
 def _has(boat: Boat, on: On) -> bool:

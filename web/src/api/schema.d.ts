@@ -259,7 +259,7 @@ export interface paths {
         put?: never;
         /**
          * Take In
-         * @description Take a file in as a new setup.
+         * @description Take a file in as a new setup; its things have other numbers than in the file.
          */
         post: operations["take_in"];
         delete?: never;

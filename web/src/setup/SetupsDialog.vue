@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** All setups: open, copy, rename, archive, move to another boat, and in and out as files. */
 import { computed, reactive, ref, watch } from 'vue'
-import { api, ask, Refusal, type SetupImport, type SetupState } from '@/api/client'
+import { api, ask, askState, Refusal, type SetupImport, type SetupState } from '@/api/client'
 import { useLook } from './look'
+import { makingOnce } from './makingOnce'
 import type { Trip } from './changing'
 import { useSetup } from './useSetup'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
@@ -67,25 +68,23 @@ const save = () =>
       told.value = 'Saved.'
     } else trouble.value = store.refusal?.message ?? ''
   })
+const make = makingOnce()
 const copy = () =>
   attempt(async () => {
-    await store.show(
-      (await ask(
-        api.POST('/api/v1/setups/{setup_id}/copy', {
-          params: { path: { setup_id: id() } },
-          body: { name: name.value },
-        }),
-      )) as SetupState,
+    const params = { path: { setup_id: id() } }
+    const body = { name: name.value }
+    const answer = make(['copy', params, body], (headers) =>
+      askState(api.POST('/api/v1/setups/{setup_id}/copy', { params, body, headers })),
     )
+    await store.show(await answer)
     told.value = 'Copied; this is the copy now.'
   })
 const move = () =>
   attempt(async () => {
-    const answer = await ask(
-      api.POST('/api/v1/setups/{setup_id}/move', {
-        params: { path: { setup_id: id() } },
-        body: { name: name.value, onto_setup_id: onto.value! },
-      }),
+    const params = { path: { setup_id: id() } }
+    const body = { name: name.value, onto_setup_id: onto.value! }
+    const answer = await make(['move', params, body], (headers) =>
+      ask(api.POST('/api/v1/setups/{setup_id}/move', { params, body, headers })),
     )
     await store.show(answer.state as SetupState)
     told.value = answer.ashore.length
@@ -116,9 +115,11 @@ async function read(event: Event): Promise<void> {
 }
 const take = () =>
   attempt(async () => {
-    await store.show(
-      (await ask(api.POST('/api/v1/setups/import', { body: { text: file.value } }))) as SetupState,
+    const body = { text: file.value }
+    const answer = make(['import', body], (headers) =>
+      askState(api.POST('/api/v1/setups/import', { body, headers })),
     )
+    await store.show(await answer)
     plan.value = null
     told.value = 'Imported; you are looking at it.'
   })

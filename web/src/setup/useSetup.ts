@@ -28,6 +28,7 @@ import { AGAIN_MS } from '@/kit/useAsked'
 import { besidesOf } from './besides'
 import { changesOf } from './changing'
 import { laidOver, placesById, rowOf, sectionsWith, takeOff } from './laidOver'
+import { makingOnce } from './makingOnce'
 import { useTrying } from './trying'
 import { settleAll } from './unsaved'
 import { useOutbox, type Call, type Held } from './outbox'
@@ -130,8 +131,10 @@ export const useSetup = defineStore('setup', () => {
     }
   }
 
-  async function start(first: Schemas['FirstMeasures']): Promise<void> {
-    keep(await askState(api.POST('/api/v1/setups', { body: first })))
+  const make = makingOnce()
+  async function start(body: Schemas['FirstMeasures']): Promise<void> {
+    const made = make(body, (headers) => askState(api.POST('/api/v1/setups', { body, headers })))
+    keep(await made)
     stopTrying()
     names.value = await ask(api.GET('/api/v1/setups'))
   }

@@ -1,0 +1,26 @@
+/**
+ * What makes a setup is asked by a key of its own. Where the answer was lost and the same is asked
+ * again, it is asked by the same key, and answered with what was made then.
+ */
+import { keyed, Offline } from '@/api/client'
+import { newToken } from '@/kit/token'
+
+export function makingOnce() {
+  let asked: { question: string; key: string } | null = null
+
+  return async function make<T>(
+    question: unknown,
+    put: (headers: ReturnType<typeof keyed>) => Promise<T>,
+  ): Promise<T> {
+    const text = JSON.stringify(question)
+    if (asked?.question !== text) asked = { question: text, key: newToken() }
+    try {
+      const made = await put(keyed(asked.key))
+      asked = null
+      return made
+    } catch (error) {
+      if (!(error instanceof Offline)) asked = null
+      throw error
+    }
+  }
+}
