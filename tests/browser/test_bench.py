@@ -3,11 +3,12 @@
 import re
 
 import pytest
-from playwright.sync_api import Locator, Page, Request, expect
+from playwright.sync_api import Locator, Page, Request, Route, expect
 from tests.browser.arriving import all_arriving, saved
 from tests.servers import Server
 
 TANK, CRATE, NET = 21, 9, 18
+IN_CRATE = 10
 
 
 def shelf(page: Page, thing: int) -> Locator:
@@ -30,6 +31,17 @@ def middle(what: Locator) -> tuple[float, float]:
     box = what.bounding_box()
     assert box is not None
     return box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+
+
+def until_at(page: Page, what: Locator, x: float, y: float) -> None:
+    """Wait for it to be drawn there."""
+    page.wait_for_function(
+        """([one, x, y]) => {
+          const box = one.getBoundingClientRect()
+          return Math.hypot(box.x + box.width / 2 - x, box.y + box.height / 2 - y) < 1.5
+        }""",
+        arg=[what.element_handle(), x, y],
+    )
 
 
 def pick_up(page: Page, what: Locator) -> None:
@@ -100,23 +112,26 @@ def test_what_is_in_hand_follows_a_move_that_is_told_between_frames_once_a_frame
 ) -> None:
     x, y = middle(drawn(bench, CRATE))
     pick_up(bench, drawn(bench, CRATE))
-    first, second = bench.evaluate(
+    gone = bench.evaluate(
         """async ([x, y]) => {
-          const told = []
-          for (const off of [40, 80]) {
+          const frame = () => new Promise(requestAnimationFrame)
+          const crate = '.plan [data-thing="9"]'
+          const seen = () => document.querySelector(crate).getBoundingClientRect().x
+          const from = seen()
+          const gone = []
+          for (const off of [40, 80, 120]) {
             const at = { clientX: x - off, clientY: y, pointerId: 1, bubbles: true }
             document.body.dispatchEvent(new PointerEvent('pointerrawupdate', at))
             await Promise.resolve().then(() => {})
-            told.push(document.querySelector('[data-testid="in-hand"]')?.textContent)
+            gone.push(from - seen())
+            if (off === 80) await frame()
           }
-          return told
+          return gone
         }""",
         [x, y],
     )
-    assert re.match(r"Tackle crate: \d+", first)
-    assert second == first
-    bench.mouse.move(x - 80, y)
-    expect(bench.get_by_test_id("in-hand")).not_to_have_text(first)
+    assert gone == pytest.approx([40, 40, 120], abs=2)
+    expect(bench.get_by_test_id("in-hand")).to_have_text(re.compile(r"Tackle crate: \d+"))
     bench.keyboard.press("Escape")
     bench.mouse.up()
     expect(bench.get_by_test_id("undo")).to_be_disabled()
@@ -128,7 +143,8 @@ def test_what_is_in_hand_has_its_place_told_beside_it_and_the_list_waits(bench: 
     before = field.input_value()
     pick_up(bench, drawn(bench, CRATE))
     x, y = stern(bench)
-    bench.mouse.move(x, y, steps=3)
+    with bench.expect_response("**/preview"):  # the hand rests, and all is told of where
+        bench.mouse.move(x, y, steps=3)
     told = bench.get_by_test_id("in-hand")
     expect(told).to_have_text(re.compile(r"^Tackle crate: \d+\scm from the bow"))
     from_bow_cm = float(re.findall(r"\d+", told.inner_text())[0])
@@ -149,6 +165,42 @@ def test_what_is_in_hand_has_its_place_told_beside_it_and_the_list_waits(bench: 
     bench.keyboard.press("Escape")
     expect(told).to_have_count(0)
     bench.mouse.up()
+
+
+@pytest.mark.own_page  # answers that are held back
+def test_what_is_in_hand_goes_with_it_while_no_answer_comes(bench: Page) -> None:
+    """And what stands in it, from above and from the side; all else waits for the answer."""
+    seen = [drawn(bench, CRATE), drawn(bench, IN_CRATE)]
+    seen.append(bench.locator(f'.side [data-thing="{CRATE}"]'))
+    pick_up(bench, seen[0])
+    x, y = middle(seen[0])
+    bench.mouse.move(x - 40, y, steps=4)
+    expect(bench.get_by_test_id("in-hand")).to_be_visible()
+    held: list[Route] = []
+    holding = True
+
+    def hold(route: Route) -> None:
+        if holding:
+            held.append(route)
+        else:
+            route.fallback()
+
+    with bench.expect_request("**/preview/quick"):
+        bench.route("**/preview**", hold)
+        bench.mouse.move(x - 45, y)
+    was = [middle(one) for one in seen]
+    told = bench.get_by_test_id("trim").inner_text()
+    bench.mouse.move(x - 105, y - 12, steps=3)
+    for one, (left, top), up in zip(seen, was, (12, 12, 0), strict=True):
+        until_at(bench, one, left - 60, top - up)
+    assert bench.get_by_test_id("trim").inner_text() == told
+    holding = False
+    for route in held:
+        route.fallback()
+    expect(bench.get_by_test_id("trim")).not_to_have_text(told)
+    bench.mouse.up()
+    saved(bench)
+    until_at(bench, seen[0], was[0][0] - 60, was[0][1] - 12)
 
 
 def test_a_thing_dragged_off_the_boat_goes_ashore(bench: Page) -> None:

@@ -33,7 +33,8 @@ defineEmits<{ how: [] }>()
 <style scoped>
 .line {
   display: flex;
-  gap: 8px;
+  flex-wrap: wrap;
+  gap: 0 8px;
   align-items: baseline;
   min-height: 22px;
 }

@@ -16,10 +16,10 @@ const points = computed(() => {
     const gz = c.gz_m[i]
     if (gz === null || gz === undefined) break
     const before = out.at(-1)
-    if (gz < 0 && before && before.gz > 0) {
+    if (before && before.gz * gz < 0) {
       // drawn straight to where it crosses the base line
       out.push({ heel: before.heel + ((heel - before.heel) * before.gz) / (before.gz - gz), gz: 0 })
-      break
+      if (gz < 0) break
     }
     out.push({ heel, gz })
   }
@@ -31,7 +31,7 @@ const best = computed(() =>
 const x = (heel: number) => LEFT + (heel / 60) * (W - LEFT - 14)
 const y = (gz: number) => BASE - (gz / Math.max(best.value.gz, 0.02)) * (BASE - 22)
 const line = computed(() =>
-  path(points.value.filter((p) => p.gz >= -0.005).map((p) => [x(p.heel), y(p.gz)])),
+  path(points.value.filter((p) => p.gz >= 0).map((p) => [x(p.heel), y(p.gz)])),
 )
 const edge = computed(() => props.curve?.deck_edge_deg ?? null)
 const label = computed(

@@ -3,14 +3,15 @@
  * that takes it, it snaps there; over something that does not, that says why, and it stays on the
  * deck. Dropped beside the boat it goes ashore. With Alt held nothing takes it.
  */
-import { ref, shallowRef, type Ref } from 'vue'
+import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { Aboard, Place, Target } from '@/api/client'
 import { blankPlace, frameOf, placedAt, targetAt, tidy } from '@/drawing/places'
-import { BOAT, type Frame } from '@/drawing/stands'
+import { BOAT, gone, type Frame } from '@/drawing/stands'
 import type { useSetup } from '@/setup/useSetup'
+import type { Spot } from '@/drawing/sheet'
 import { useCarry } from '@/kit/useCarry'
 
-interface Spot {
+interface Under {
   x_m: number
   y_m: number
   z_m: number
@@ -21,7 +22,10 @@ interface Bench {
   store: ReturnType<typeof useSetup>
   rowOf: Ref<Map<number, Aboard>>
   within: (place: Place) => Place
-  view: () => { toBoat: (event: PointerEvent, view: 'plan' | 'side') => Spot } | null
+  view: () => {
+    toBoat: (event: PointerEvent, view: 'plan' | 'side') => Under
+    follow: (gone: Spot) => void
+  } | null
   begin: () => void
   taken: (id: number) => void
   free: (id: number) => boolean
@@ -42,7 +46,7 @@ export function useBenchDrag(bench: Bench) {
   /** A place under the pointer: on what takes the thing there, or on the bare deck. */
   function settleAt(
     event: PointerEvent,
-    now: Spot,
+    now: Under,
     x_m: number,
     y_m: number,
     bare: Place,
@@ -113,7 +117,7 @@ export function useBenchDrag(bench: Bench) {
     start: Place,
     row: Aboard,
     frame: Frame,
-    now: Spot,
+    now: Under,
     grip: { x: number; z: number },
   ): Place {
     const moved = placedAt(start, frame, row.slide_m, now.x_m - grip.x, row.y_m)
@@ -140,7 +144,7 @@ export function useBenchDrag(bench: Bench) {
     held.value = id
     const follow = () => {
       const found = at && to(at)
-      if (at) store.tryPlaces([[id, found?.place ?? null]], found?.frame)
+      if (at) store.carry(id, found?.place ?? null, found?.frame)
     }
     // What takes it may be known only after it stands still over that.
     const known = bench.loadTargets(id).then(follow)
@@ -155,6 +159,7 @@ export function useBenchDrag(bench: Bench) {
       },
       drop: async (e) => {
         at = e
+        store.arrive()
         await known
         const found = to(e)
         letGo()
@@ -170,6 +175,17 @@ export function useBenchDrag(bench: Bench) {
       },
     })
   }
+
+  watch(
+    () => store.ahead,
+    (now) => {
+      const place = now && store.triedPlaces.get(now.id)
+      if (!place) return bench.view()?.follow([0, 0, 0])
+      const drawn = { place, frame: store.triedFrames.get(now.id) }
+      bench.view()?.follow(gone(drawn, now, rowOf.value.get(now.id)))
+    },
+    { flush: 'sync' },
+  )
 
   return { carrying, held, over, targets, grabAboard, grabFromShelf }
 }

@@ -7,7 +7,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Between, Boat, Drawing, Figures, SeatPlace, Setup, Target } from '@/api/client'
 import type { Units } from '@/kit/units'
-import { fromPlanY, fromSideY, fromX, layOut, toX } from './sheet'
+import { drawnAt, fromPlanY, fromSideY, fromX, layOut, toX, type Spot } from './sheet'
 import { alongRuler } from './things'
 import { useZoom } from './useZoom'
 import type { Overlay } from './overlays'
@@ -18,6 +18,7 @@ import HullSide from './HullSide.vue'
 import LoadStrip from './LoadStrip.vue'
 import EnvelopeShapes from './EnvelopeShapes.vue'
 import FittingMarks from './FittingMarks.vue'
+import HandLayer from './HandLayer.vue'
 import LabelMarks from './LabelMarks.vue'
 import LiveMarks from './LiveMarks.vue'
 import ReachZones from './ReachZones.vue'
@@ -92,9 +93,20 @@ const seen = computed(() => props.things.filter((d) => !d.hidden || percent.valu
 // What goes with the hand is drawn over all else, and has no name meanwhile: those of the others stay
 // where they are. Only in hand: to move what has the focus in the page would take the focus away.
 const moves = (one: Drawn) => props.inHand && one.moving === true
-const ordered = computed(() =>
-  [...seen.value].sort((a, b) => Number(moves(a)) - Number(moves(b)) || a.depth - b.depth),
-)
+const ordered = computed(() => [...seen.value].sort((a, b) => a.depth - b.depth))
+const still = computed(() => ordered.value.filter((one) => !moves(one)))
+const inHands = computed(() => ordered.value.filter(moves))
+const hands = {
+  plan: useTemplateRef<InstanceType<typeof HandLayer>>('planHand'),
+  side: useTemplateRef<InstanceType<typeof HandLayer>>('sideHand'),
+}
+/** What is in hand has gone so far from where it is drawn. */
+function follow(gone: Spot): void {
+  for (const view of ['plan', 'side'] as const) {
+    const [from, to] = [drawnAt(sheet.value, view, [0, 0, 0]), drawnAt(sheet.value, view, gone)]
+    hands[view].value?.follow(to[0] - from[0], to[1] - from[1])
+  }
+}
 const { named, marked } = useNames({
   seen: () => seen.value.filter((one) => !moves(one)),
   afloat: () => (on('balance') ? props.figures.afloat : null),
@@ -171,7 +183,7 @@ function focusThing(id: number): void {
   svg.value?.querySelector<SVGGElement>(`.plan [data-thing="${id}"]`)?.focus()
 }
 
-defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChosen })
+defineExpose({ toBoat, follow, focusThing, svg, percent, closer, farther, full, fitChosen })
 </script>
 
 <template>
@@ -247,19 +259,34 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           label=""
         />
         <ThingShape
-          v-for="thing in ordered"
+          v-for="thing in still"
           :key="thing.id"
           :sheet="sheet"
           :drawn="thing"
           view="plan"
           :label="labels.get(thing.id) ?? thing.thing.name"
           :clashing="clashing.has(thing.id)"
-          :moving="moves(thing)"
           @grab="emit('grab', $event, thing.id, 'plan')"
           @key="emit('key', $event, thing.id)"
           @pick="emit('pick', thing.id)"
           @edit="emit('edit', thing.id)"
         />
+        <HandLayer
+          v-if="inHands.length"
+          ref="planHand"
+          :width="sheet.width"
+          :height="sheet.planBottom"
+        >
+          <ThingShape
+            v-for="thing in inHands"
+            :key="thing.id"
+            :sheet="sheet"
+            :drawn="thing"
+            view="plan"
+            :label="labels.get(thing.id) ?? thing.thing.name"
+            :clashing="clashing.has(thing.id)"
+          />
+        </HandLayer>
         <AnglerShape
           v-if="on('legs')"
           :sheet="sheet"
@@ -313,15 +340,29 @@ defineExpose({ toBoat, focusThing, svg, percent, closer, farther, full, fitChose
           label=""
         />
         <ThingShape
-          v-for="thing in ordered"
+          v-for="thing in still"
           :key="thing.id"
           :sheet="sheet"
           :drawn="thing"
           view="side"
           :label="labels.get(thing.id) ?? thing.thing.name"
-          :moving="moves(thing)"
           @grab="emit('grab', $event, thing.id, 'side')"
         />
+        <HandLayer
+          v-if="inHands.length"
+          ref="sideHand"
+          :width="sheet.width"
+          :height="sheet.sideBottom"
+        >
+          <ThingShape
+            v-for="thing in inHands"
+            :key="thing.id"
+            :sheet="sheet"
+            :drawn="thing"
+            view="side"
+            :label="labels.get(thing.id) ?? thing.thing.name"
+          />
+        </HandLayer>
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />
         <LabelMarks
           :sheet="sheet"

@@ -22,8 +22,6 @@ const props = defineProps<{
   label: string
   /** in the way of something, or something in its way */
   clashing?: boolean
-  /** goes with the hand: drawn apart from all else, which is not drawn again then */
-  moving?: boolean
 }>()
 defineEmits<{ grab: [event: PointerEvent]; key: [event: KeyboardEvent]; pick: []; edit: [] }>()
 
@@ -64,7 +62,6 @@ const reel = computed(() => {
         ghost: drawn.ghost,
         misfit: drawn.aboard?.misfit,
         clashing,
-        moving,
       },
     ]"
     :role="drawn.ghost ? undefined : 'button'"
@@ -101,9 +98,6 @@ const reel = computed(() => {
   stroke: var(--wood);
   stroke-width: 2;
   vector-effect: non-scaling-stroke;
-}
-.moving > g {
-  will-change: transform;
 }
 .misfit {
   --edge: var(--fix);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Aboard, Place } from '@/api/client'
-import { into, outOf, stands, type Frame } from './stands'
+import { gone, into, outOf, stands, type Frame } from './stands'
 
 const row = (more: Partial<Aboard>): Aboard =>
   ({ x_m: 0, y_m: 0, base_z_m: 0, turn_deg: 0, tilt_deg: 0, holder_id: null, ...more }) as Aboard
@@ -36,5 +36,12 @@ describe('a crate in hand', () => {
   })
   it('leaves all else where it is', () => {
     expect(moved.get(3)).toBe(rows.get(3))
+  })
+  it('has gone as far as the hand since it was drawn, whatever it is counted from', () => {
+    const [drawn, now] = [{ place: at({ x_m: 0.5 }) }, { place: at({ x_m: 0.8, z_m: 0.3 }) }]
+    const turned: Frame = [0, 0, 90]
+    expect(gone(drawn, now, rows.get(1))).toEqual([expect.closeTo(0.3, 12), 0, 0.3])
+    const [x, y, z] = gone(drawn, { ...now, frame: turned }, rows.get(1))
+    expect([x, y, z]).toEqual([expect.closeTo(-0.5, 12), expect.closeTo(0.8, 12), 0.3])
   })
 })

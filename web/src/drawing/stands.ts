@@ -4,6 +4,7 @@
  * answer comes.
  */
 import type { Aboard, Figures, Place } from '@/api/client'
+import type { Spot } from './sheet'
 
 /** In boat coordinates; a box by the middle of its base, a rod by its butt. */
 export interface Stand {
@@ -33,6 +34,12 @@ export function into(frame: Frame, x_m: number, y_m: number): [number, number] {
   return [x * cos + y * sin, y * cos - x * sin]
 }
 
+/** Where a thing is held; its place counts from `frame`, or from what it stood on. */
+export interface InHand {
+  place: Place
+  frame?: Frame
+}
+
 /** What the core answered about each thing aboard. */
 export const rowsById = (figures: Figures | null | undefined): Map<number, Aboard> =>
   new Map(figures?.aboard.map((row) => [row.thing_id, row]))
@@ -46,8 +53,9 @@ export const apart = (ids: number[], rows: ReadonlyMap<number, Aboard>): number[
   })
 
 /** A place in hand, drawn before it is answered; a butt in a tube waits for the answer. */
-function held(place: Place, frame: Frame, row: Aboard | undefined): Stand {
+function held({ place, frame: given }: InHand, row: Aboard | undefined): Stand {
   if (place.bury_m > 0 && row) return row
+  const frame = given ?? (place.on ? row?.frame : BOAT) ?? BOAT
   const [x_m, y_m] = outOf(frame, place.x_m, place.y_m)
   const bare = !place.on
   return {
@@ -70,8 +78,7 @@ export function stands(
   const moved = new Map<number, Stand>()
   for (const [id, place] of tried) {
     const row = rows.get(id)
-    if (place)
-      moved.set(id, held(place, frames.get(id) ?? (place.on ? row?.frame : BOAT) ?? BOAT, row))
+    if (place) moved.set(id, held({ place, frame: frames.get(id) }, row))
   }
   /** The nearest thing below it that is in hand. */
   const carrier = (id: number): number | null => {
@@ -88,6 +95,12 @@ export function stands(
     else if (row) found.set(id, row)
   }
   return found
+}
+
+/** How far the hand has gone, x forward, y to port and z up, from where a thing is drawn in it. */
+export function gone(drawn: InHand, now: InHand, row: Aboard | undefined): Spot {
+  const [from, to] = [held(drawn, row), held(now, row)]
+  return [to.x_m - from.x_m, to.y_m - from.y_m, to.base_z_m - from.base_z_m]
 }
 
 /** What stands on something goes with it as one piece. */

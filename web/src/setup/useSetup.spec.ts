@@ -22,6 +22,36 @@ describe('the open setup', () => {
     expect(store.keptPlace(7)?.x_m).toBe(1)
   })
 
+  it('is drawn where a thing in hand was asked about, which goes ahead until that is answered', async () => {
+    const drawn = () => [store.places.get(7)?.x_m, store.ahead?.place.x_m]
+    store.carry(7, at(2))
+    expect(drawn()).toEqual([2, undefined])
+    store.carry(7, at(3))
+    store.carry(7, at(4))
+    expect(drawn()).toEqual([2, 4])
+    await there.answers({ afloat: { trim_deg: 2 } })
+    expect(drawn()).toEqual([4, undefined])
+    expect(await there.body()).toMatchObject({ places: [{ thing_id: 7, place: { x_m: 4 } }] })
+    store.carry(7, at(5))
+    await there.isGone()
+    expect(drawn()).toEqual([5, undefined])
+    store.carry(7, at(6))
+    store.stopTrying()
+    expect(drawn()).toEqual([1, undefined])
+  })
+
+  it('stands where the hand lets go, answered or not, and off the boat at once', async () => {
+    store.carry(7, at(2))
+    store.carry(7, at(3))
+    store.arrive()
+    expect([store.places.get(7)?.x_m, store.ahead]).toEqual([3, null])
+    store.carry(7, at(4))
+    store.carry(7, null)
+    expect([store.places.has(7), store.ahead]).toEqual([false, null])
+    await there.answers({ afloat: { trim_deg: 2 } })
+    expect(store.places.has(7)).toBe(false)
+  })
+
   it('takes no answer to a trial that was dropped', async () => {
     store.tryPlaces([[7, at(2)]])
     store.stopTrying()

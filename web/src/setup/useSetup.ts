@@ -22,7 +22,7 @@ import {
   type Thing,
   type Trial,
 } from '@/api/client'
-import type { Frame } from '@/drawing/stands'
+import type { Frame, InHand } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { AGAIN_MS } from '@/kit/useAsked'
 import { besidesOf } from './besides'
@@ -41,6 +41,8 @@ export const useSetup = defineStore('setup', () => {
   const tried = shallowRef<Preview | null>(null)
   const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
   const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
+  /** where the hand has carried a thing since it was last drawn */
+  const ahead = shallowRef<({ id: number } & InHand) | null>(null)
   const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
   const unsaved = shallowRef<Offline | Refusal | null>(null)
@@ -155,6 +157,8 @@ export const useSetup = defineStore('setup', () => {
       tried.value = sharing(last(), answer)
     } catch (error) {
       if (wanted()) fail(error)
+    } finally {
+      if (wanted()) arrive()
     }
   }
 
@@ -174,15 +178,38 @@ export const useSetup = defineStore('setup', () => {
   function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
     if (suggested) stopTrying() // the hand goes before what was suggested
     trial += 1
+    ahead.value = null
     triedPlaces.value = new Map([...triedPlaces.value, ...moves])
     if (frame)
       triedFrames.value = new Map([
         ...triedFrames.value,
         ...moves.map(([id]): [number, Frame] => [id, frame]),
       ])
-    tryOut({
-      places: [...triedPlaces.value].map(([thing_id, one]) => ({ thing_id, place: one })),
-    })
+    askPlaces(triedPlaces.value)
+  }
+
+  const askPlaces = (moves: Iterable<readonly [number, Place | null]>) =>
+    tryOut({ places: [...moves].map(([thing_id, place]) => ({ thing_id, place })) })
+
+  /**
+   * One thing carried about. It is drawn where it is asked about, and goes ahead of that with the
+   * hand until the answer comes: to draw all that hangs on where it is at every move would hold up
+   * the answer.
+   */
+  function carry(id: number, place: Place | null, frame?: Frame): void {
+    if (!place || !triedPlaces.value.get(id) || suggested) return tryPlaces([[id, place]], frame)
+    trial += 1
+    askPlaces(new Map([...triedPlaces.value, [id, place]]))
+    ahead.value = { id, place, frame: frame ?? triedFrames.value.get(id) }
+  }
+
+  /** What went ahead with the hand is drawn there. */
+  function arrive(): void {
+    if (!ahead.value) return
+    const { id, place, frame } = ahead.value
+    triedPlaces.value = new Map([...triedPlaces.value, [id, place]])
+    if (frame) triedFrames.value = new Map([...triedFrames.value, [id, frame]])
+    ahead.value = null
   }
 
   /** A suggestion: drawn with its answer, for where it goes hangs on what it goes on. */
@@ -220,6 +247,7 @@ export const useSetup = defineStore('setup', () => {
     tried.value = null
     triedPlaces.value = new Map()
     triedFrames.value = new Map()
+    ahead.value = null
     triedSeat.value = null
     suggested = false
     refusal.value = null
@@ -347,6 +375,7 @@ export const useSetup = defineStore('setup', () => {
     tried,
     triedPlaces,
     triedFrames,
+    ahead,
     triedSeat,
     refusal,
     unsent: outbox.entries,
@@ -367,6 +396,8 @@ export const useSetup = defineStore('setup', () => {
     start,
     tryOut,
     tryPlaces,
+    carry,
+    arrive,
     tryMove,
     stopTrying,
     insist: outbox.insist,
