@@ -174,8 +174,8 @@ def test_what_is_in_hand_goes_with_it_while_no_answer_comes(bench: Page) -> None
     seen.append(bench.locator(f'.side [data-thing="{CRATE}"]'))
     pick_up(bench, seen[0])
     x, y = middle(seen[0])
-    bench.mouse.move(x - 40, y, steps=4)
-    expect(bench.get_by_test_id("in-hand")).to_be_visible()
+    with bench.expect_response("**/preview"):  # the hand rests, and all is told of where
+        bench.mouse.move(x - 40, y)
     held: list[Route] = []
     holding = True
 
@@ -185,12 +185,10 @@ def test_what_is_in_hand_goes_with_it_while_no_answer_comes(bench: Page) -> None
         else:
             route.fallback()
 
-    with bench.expect_request("**/preview/quick"):
-        bench.route("**/preview**", hold)
-        bench.mouse.move(x - 45, y)
+    bench.route("**/preview**", hold)
     was = [middle(one) for one in seen]
     told = bench.get_by_test_id("trim").inner_text()
-    bench.mouse.move(x - 105, y - 12, steps=3)
+    bench.mouse.move(x - 100, y - 12, steps=3)
     for one, (left, top), up in zip(seen, was, (12, 12, 0), strict=True):
         until_at(bench, one, left - 60, top - up)
     assert bench.get_by_test_id("trim").inner_text() == told

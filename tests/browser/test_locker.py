@@ -90,13 +90,13 @@ def test_an_item_is_saved_with_all_that_was_typed_or_not_at_all_and_says_why(gea
     expect(mass).to_be_focused()
     expect(dialog).to_contain_text("“light” cannot be read")
     mass.fill("1.5")
-    dialog.get_by_label("Converter, 0–1").fill("5")
+    dialog.get_by_label("Converter gives, %").fill("500")
     gear.get_by_test_id("save-thing").click()
     expect(dialog.get_by_role("alert")).to_have_text(
         "Efficiency of its converter: must be 100 % or less"
     )
     expect(gear.get_by_test_id("undo")).to_be_disabled()
-    dialog.get_by_label("Converter, 0–1").fill("0.9")
+    dialog.get_by_label("Converter gives, %").fill("90")
     gear.get_by_test_id("save-thing").click()
     expect(dialog).to_be_hidden()
     expect(gear.get_by_label("Weight of 7-inch screen", exact=True)).to_have_value("1.50")

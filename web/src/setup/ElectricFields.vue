@@ -32,6 +32,19 @@ function setAmount(unit: Unit, value: number | null): void {
 type Amount<T> = {
   [K in keyof T]-?: NonNullable<T[K]> extends number ? K : never
 }[keyof T]
+/** In hundredths, as people say a share; the others as they are. */
+const HUNDREDTHS: ReadonlySet<string> = new Set([
+  'usable_share',
+  'health_share',
+  'efficiency',
+  'usual_share',
+])
+const written = (field: string, value: number | null | undefined) =>
+  value != null && HUNDREDTHS.has(field) ? Number((100 * value).toFixed(4)) : value
+function typed(field: string, event: string): number | null {
+  const value = numberIn(event)
+  return value !== null && HUNDREDTHS.has(field) ? value / 100 : value
+}
 const BATTERY: [Amount<Battery>, string][] = [
   ['capacity_ah', 'Capacity, Ah'],
   ['rated_hours', 'rated over, h'],
@@ -41,16 +54,16 @@ const BATTERY: [Amount<Battery>, string][] = [
   ['max_charge_a', 'Takes at most, A'],
   ['cut_off_v', 'Switches off under, V'],
   ['resistance_ohm', 'Resistance measured, Ω'],
-  ['usable_share', 'Share to use, 0–1'],
-  ['health_share', 'Health, 0.2–1'],
+  ['usable_share', 'Share to use, %'],
+  ['health_share', 'Health, %'],
   ['series', '12 V blocks in series'],
 ]
 const DRAW: [Amount<Draw>, string][] = [
   ['min_v', 'Works from, V'],
   ['start_level', 'Starts with, times full'],
-  ['efficiency', 'Converter, 0–1'],
+  ['efficiency', 'Converter gives, %'],
   ['idle_w', 'Converter idle, W'],
-  ['usual_share', 'On of the day, 0–1'],
+  ['usual_share', 'On of the day, %'],
 ]
 </script>
 
@@ -84,9 +97,9 @@ const DRAW: [Amount<Draw>, string][] = [
           type="number"
           step="any"
           min="0"
-          :value="battery[field]"
+          :value="written(field, battery[field])"
           placeholder="typical"
-          @take="setBattery({ [field]: numberIn($event) })"
+          @take="setBattery({ [field]: typed(field, $event) })"
       /></label>
       <label class="tick"
         ><input
@@ -136,9 +149,9 @@ const DRAW: [Amount<Draw>, string][] = [
           type="number"
           step="any"
           min="0"
-          :value="draw[field]"
+          :value="written(field, draw[field])"
           placeholder="none"
-          @take="setDraw({ [field]: numberIn($event) ?? (field === 'idle_w' ? 0 : null) })"
+          @take="setDraw({ [field]: typed(field, $event) ?? (field === 'idle_w' ? 0 : null) })"
       /></label>
       <label class="tick"
         ><input
@@ -168,6 +181,6 @@ const DRAW: [Amount<Draw>, string][] = [
   padding: 0;
 }
 .pair select {
-  width: 52px;
+  width: 60px;
 }
 </style>
