@@ -132,10 +132,9 @@ def _leaned(ev: Evaluated, found: Hours) -> Array:
     told, level = np.full((len(found.at), 2), np.nan), found.level
     if level is None:
         return told
-    rows = np.flatnonzero(found.afloat)
     density, floating = found.lived.case.water_density_kg_m3, found.lived.floating
-    mass = np.array([found.loads[n].total_kg for n in rows])
-    centre = np.array([found.loads[n].centre_m for n in rows])
+    mass = np.array([found.loads[n].total_kg for n in found.each])
+    centre = np.array([found.loads[n].centre_m for n in found.each])
     edges, heels = [], []
     for way in (1.0, -1.0):
         aside = centre.copy()
@@ -145,10 +144,10 @@ def _leaned(ev: Evaluated, found: Hours) -> Array:
         edges.append(np.where(lies.floats, edge, np.nan))
         heels.append(np.abs(np.degrees(lies.heel_rad)))
     edge_m, heel_deg = np.array(edges), np.array(heels)
-    least, each = np.argmin(edge_m, axis=0), np.arange(len(rows))
-    stands = found.floats[rows] & ~np.isnan(edge_m).any(axis=0)
+    least, all_ = np.argmin(edge_m, axis=0), np.arange(len(mass))
+    stands = found.floats[found.each] & ~np.isnan(edge_m).any(axis=0)
     for k, one in enumerate((edge_m, heel_deg)):
-        told[rows, k] = np.where(stands, one[least, each], np.nan)
+        told[found.afloat, k] = np.where(stands, one[least, all_], np.nan)[found.alike]
     return told
 
 

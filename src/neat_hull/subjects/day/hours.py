@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from neat_hull.model.day_case import DayCase
 from neat_hull.model.day_figures import DayFigure
@@ -33,7 +34,8 @@ JUDGED: dict[DayFigure, LimitKey] = {
 @dataclass(frozen=True, eq=False)
 class Hours:
     """Moments of a day (n): what is aboard at each, and each figure (n,), NaN where nothing is
-    afloat or it does not float. level and rests: those afloat, held upright and let go."""
+    afloat or it does not float. level and rests: each load there is afloat, held upright and let
+    go; each (d,): when it first is; alike: which of these it is, at all moments afloat."""
 
     lived: Lived
     at: list[Instant]
@@ -44,6 +46,8 @@ class Hours:
     draft_m: Array
     afloat: Flags
     floats: Flags
+    each: NDArray[np.intp]
+    alike: NDArray[np.intp]
     level: Upright | None
     rests: Lying | None
 
@@ -81,14 +85,16 @@ def hours(
     draft, floats = np.full((len(at), 2), np.nan), np.zeros(len(at), dtype=np.bool_)
     figures["total_kg"] = np.where(afloat, carried, np.nan)
     rows, level, found = np.flatnonzero(afloat), None, None
+    first, alike = _alike(np.column_stack((mass, centre))[rows])
+    each = rows[first]
     if len(rows):
-        level = held_upright_each(of.floating, mass[rows] / density, centre[rows],
+        level = held_upright_each(of.floating, mass[each] / density, centre[each],
                                   rest.settled.held,
                                   None if near is None else near.level)  # fmt: skip
-        found = lying(of.floating, mass[rows], centre[rows], density, level,
+        found = lying(of.floating, mass[each], centre[each], density, level,
                       None if near is None else near.rests)  # fmt: skip
-        floats[rows] = found.floats
-        rows, n = rows[found.floats], np.flatnonzero(found.floats)
+        floats[rows] = found.floats[alike]
+        rows, n = rows[floats[rows]], alike[floats[rows]]
         over = found.height_over_water_m(hull.sheer_points_m).min(axis=1)
         figures["list_deg"][rows] = np.degrees(found.heel_rad[n])
         figures["trim_deg"][rows] = np.degrees(found.trim_rad[n])
@@ -102,7 +108,15 @@ def hours(
         for end, x in enumerate((hull.x_aft_m, hull.x_fwd_m)):
             draft[rows, end] = ((found.h_m - found.tau * x) / cos)[n]
     return Hours(of, list(at), [one.name for one in phases], kg, loads, figures, draft, afloat,
-                 floats, level, found)  # fmt: skip
+                 floats, each, alike, level, found)  # fmt: skip
+
+
+def _alike(loads: Array) -> tuple[NDArray[np.intp], NDArray[np.intp]]:
+    """Most of a day a boat carries what it carried before. Of loads (n, 4): the first of each kind
+    (d,), in order, and of which kind each is (n,)."""
+    kinds: dict[tuple[float, ...], int] = {}
+    which = [kinds.setdefault(tuple(one), len(kinds)) for one in loads.tolist()]
+    return np.array([which.index(n) for n in range(len(kinds))], np.intp), np.array(which, np.intp)
 
 
 def joined(some: Sequence[Hours]) -> Hours:
@@ -118,6 +132,8 @@ def joined(some: Sequence[Hours]) -> Hours:
         np.concatenate([one.draft_m for one in some]),
         np.concatenate([one.afloat for one in some]),
         np.concatenate([one.floats for one in some]),
+        np.zeros(0, dtype=np.intp),
+        np.zeros(0, dtype=np.intp),
         None,
         None,
     )
