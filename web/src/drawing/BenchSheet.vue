@@ -7,7 +7,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Between, Boat, Drawing, Figures, SeatPlace, Setup, Target } from '@/api/client'
 import type { Units } from '@/kit/units'
-import { drawnAt, fromPlanY, fromSideY, fromX, layOut, toX, type Spot } from './sheet'
+import { fromPlanY, fromSideY, fromX, layOut, toX, type Spot } from './sheet'
 import { alongRuler } from './things'
 import { useZoom } from './useZoom'
 import type { Overlay } from './overlays'
@@ -18,13 +18,12 @@ import HullSide from './HullSide.vue'
 import LoadStrip from './LoadStrip.vue'
 import EnvelopeShapes from './EnvelopeShapes.vue'
 import FittingMarks from './FittingMarks.vue'
-import HandLayer from './HandLayer.vue'
 import LabelMarks from './LabelMarks.vue'
 import LiveMarks from './LiveMarks.vue'
 import ReachZones from './ReachZones.vue'
 import RulerMarks from './RulerMarks.vue'
 import TargetMarks from './TargetMarks.vue'
-import ThingShape from './ThingShape.vue'
+import ThingsLayer from './ThingsLayer.vue'
 import { useNames } from './useNames'
 import type { Drawn } from './types'
 
@@ -88,25 +87,26 @@ const band = computed(() => {
   const [aft, fwd] = alongRuler(chosen.value)
   return { x: toX(sheet.value, fwd), width: Math.max(2, (fwd - aft) * sheet.value.scale) }
 })
+const NONE: ReadonlySet<number> = new Set()
 const OPEN_AT = 220 // so near that what lies in something is seen in it, in percent
 const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
 // What goes with the hand is drawn over all else, and has no name meanwhile: those of the others stay
 // where they are. Only in hand: to move what has the focus in the page would take the focus away.
 const moves = (one: Drawn) => props.inHand && one.moving === true
-const ordered = computed(() => [...seen.value].sort((a, b) => a.depth - b.depth))
-const still = computed(() => ordered.value.filter((one) => !moves(one)))
-const inHands = computed(() => ordered.value.filter(moves))
-const hands = {
-  plan: useTemplateRef<InstanceType<typeof HandLayer>>('planHand'),
-  side: useTemplateRef<InstanceType<typeof HandLayer>>('sideHand'),
-}
+const held = computed(() => new Set(seen.value.filter(moves).map(({ id }) => id)))
+const layers = [
+  useTemplateRef<InstanceType<typeof ThingsLayer>>('planThings'),
+  useTemplateRef<InstanceType<typeof ThingsLayer>>('sideThings'),
+]
 /** What is in hand has gone so far from where it is drawn. */
-function follow(gone: Spot): void {
-  for (const view of ['plan', 'side'] as const) {
-    const [from, to] = [drawnAt(sheet.value, view, [0, 0, 0]), drawnAt(sheet.value, view, gone)]
-    hands[view].value?.follow(to[0] - from[0], to[1] - from[1])
-  }
-}
+const follow = (gone: Spot) => layers.forEach((layer) => layer.value?.follow(gone))
+const things = computed(() => ({
+  sheet: sheet.value,
+  things: seen.value,
+  ghosts: props.ghosts,
+  held: held.value,
+  labels: props.labels,
+}))
 const { named, marked } = useNames({
   seen: () => seen.value.filter((one) => !moves(one)),
   afloat: () => (on('balance') ? props.figures.afloat : null),
@@ -151,25 +151,25 @@ function wheeled(event: WheelEvent): void {
   about(Math.exp(-event.deltaY / 400), ...spotOf(event))
 }
 // Fingers and the pointer on the bare sheet: one moves it, two pinch.
-const held = new Map<number, readonly [number, number]>()
+const pressed = new Map<number, readonly [number, number]>()
 function press(event: PointerEvent): void {
   emit('pick', null)
   if (event.button !== 0) return
-  held.set(event.pointerId, spotOf(event))
+  pressed.set(event.pointerId, spotOf(event))
   svg.value?.setPointerCapture(event.pointerId)
 }
 function drag(event: PointerEvent): void {
-  const from = held.get(event.pointerId)
+  const from = pressed.get(event.pointerId)
   if (!from) return
   const to = spotOf(event)
-  held.set(event.pointerId, to)
-  const other = [...held].find(([id]) => id !== event.pointerId)?.[1]
+  pressed.set(event.pointerId, to)
+  const other = [...pressed].find(([id]) => id !== event.pointerId)?.[1]
   if (!other)
     return pan(to[0] - from[0], to[1] - from[1], to[1] < sheet.value.planBottom ? 'plan' : 'side')
   const gap = (a: readonly [number, number]) => Math.hypot(a[0] - other[0], a[1] - other[1])
   about(gap(to) / Math.max(1, gap(from)), (to[0] + other[0]) / 2, (to[1] + other[1]) / 2)
 }
-const release = (event: PointerEvent) => held.delete(event.pointerId)
+const release = (event: PointerEvent) => pressed.delete(event.pointerId)
 /** Look at what is selected as near as fills a third of the sheet, or at the whole boat again. */
 function fitChosen(): void {
   if (!chosen.value) return full()
@@ -250,43 +250,16 @@ defineExpose({ toBoat, follow, focusThing, svg, percent, closer, farther, full, 
         <ReachZones v-if="on('reach')" :sheet="sheet" :drawing="drawing" />
         <EnvelopeShapes :sheet="sheet" :drawing="drawing" :overlays="overlays" view="plan" />
         <TargetMarks :sheet="sheet" :targets="targets" :over="over" />
-        <ThingShape
-          v-for="ghost in ghosts"
-          :key="`ghost${ghost.id}`"
-          :sheet="sheet"
-          :drawn="ghost"
+        <ThingsLayer
+          ref="planThings"
+          v-bind="things"
           view="plan"
-          label=""
+          :clashing="clashing"
+          @grab="(event, id) => emit('grab', event, id, 'plan')"
+          @key="(event, id) => emit('key', event, id)"
+          @pick="emit('pick', $event)"
+          @edit="emit('edit', $event)"
         />
-        <ThingShape
-          v-for="thing in still"
-          :key="thing.id"
-          :sheet="sheet"
-          :drawn="thing"
-          view="plan"
-          :label="labels.get(thing.id) ?? thing.thing.name"
-          :clashing="clashing.has(thing.id)"
-          @grab="emit('grab', $event, thing.id, 'plan')"
-          @key="emit('key', $event, thing.id)"
-          @pick="emit('pick', thing.id)"
-          @edit="emit('edit', thing.id)"
-        />
-        <HandLayer
-          v-if="inHands.length"
-          ref="planHand"
-          :width="sheet.width"
-          :height="sheet.planBottom"
-        >
-          <ThingShape
-            v-for="thing in inHands"
-            :key="thing.id"
-            :sheet="sheet"
-            :drawn="thing"
-            view="plan"
-            :label="labels.get(thing.id) ?? thing.thing.name"
-            :clashing="clashing.has(thing.id)"
-          />
-        </HandLayer>
         <AnglerShape
           v-if="on('legs')"
           :sheet="sheet"
@@ -331,38 +304,13 @@ defineExpose({ toBoat, follow, focusThing, svg, percent, closer, farther, full, 
           :vest="vest"
           view="side"
         />
-        <ThingShape
-          v-for="ghost in ghosts"
-          :key="`ghost${ghost.id}`"
-          :sheet="sheet"
-          :drawn="ghost"
+        <ThingsLayer
+          ref="sideThings"
+          v-bind="things"
           view="side"
-          label=""
+          :clashing="NONE"
+          @grab="(event, id) => emit('grab', event, id, 'side')"
         />
-        <ThingShape
-          v-for="thing in still"
-          :key="thing.id"
-          :sheet="sheet"
-          :drawn="thing"
-          view="side"
-          :label="labels.get(thing.id) ?? thing.thing.name"
-          @grab="emit('grab', $event, thing.id, 'side')"
-        />
-        <HandLayer
-          v-if="inHands.length"
-          ref="sideHand"
-          :width="sheet.width"
-          :height="sheet.sideBottom"
-        >
-          <ThingShape
-            v-for="thing in inHands"
-            :key="thing.id"
-            :sheet="sheet"
-            :drawn="thing"
-            view="side"
-            :label="labels.get(thing.id) ?? thing.thing.name"
-          />
-        </HandLayer>
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />
         <LabelMarks
           :sheet="sheet"

@@ -1,7 +1,7 @@
 /** A setup with what the server has not confirmed yet: changes of fields, in the order they were made. */
 import type { Place, Setup, SetupState, Thing, Trial } from '@/api/client'
 import { ROWS, USUAL } from '@/api/words'
-import { isObject, merged, withFields, type Fields } from './patch'
+import { isObject, merged, patchOf, withFields, type Fields } from './patch'
 import type { Edit, Held } from './outbox'
 
 export function laidOver(state: SetupState, held: readonly Held[]): SetupState {
@@ -44,30 +44,34 @@ const rowsIn = (section: string) =>
 
 /** Fields of sections; a row that is new among them is told whole, with what is usual of it. */
 export const withWholeRows = (setup: Setup, fields: Fields): Fields =>
-  Object.fromEntries(
-    Object.entries(fields).map(([section, changed]) => [
-      section,
-      isObject(changed)
-        ? wholeIn(section, (setup as unknown as Record<string, Fields>)[section], changed)
-        : changed,
-    ]),
+  withRows(fields, (row, usual, at) => (isObject(found(setup, at)) ? row : { ...usual, ...row }))
+
+/** The same fields where rows that were new are there by now: what is usual of a new one is not what
+ * somebody wants of that. */
+export const withoutUsual = (fields: Fields, was: Fields, now: unknown): Fields =>
+  withRows(fields, (row, usual, at) =>
+    found(was, at) === null && isObject(found(now, at)) ? (patchOf(usual, row)?.fields ?? {}) : row,
   )
 
-function wholeIn(section: string, here: Fields | undefined, changed: Fields): Fields {
-  const now = { ...changed }
-  for (const [rows, model] of Object.entries(rowsIn(section))) {
-    const usual = (USUAL as Record<string, Fields>)[model ?? '']
-    const there = changed[rows]
-    if (!usual || !isObject(there)) continue
-    const known = (here?.[rows] ?? {}) as Fields
-    now[rows] = Object.fromEntries(
-      Object.entries(there).map(([key, row]) => [
+type At = readonly [section: string, rows: string, key: string]
+const found = (setup: unknown, at: At): unknown =>
+  at.reduce((here: unknown, key) => (isObject(here) ? here[key] : undefined), setup)
+
+/** Fields of sections, with those of each row that is an object changed. */
+function withRows(fields: Fields, change: (row: Fields, usual: Fields, at: At) => Fields): Fields {
+  const changed = { ...fields }
+  for (const [section, part] of Object.entries(fields))
+    for (const [rows, model] of Object.entries(rowsIn(section))) {
+      const usual = (USUAL as Record<string, Fields>)[model ?? '']
+      const there = isObject(part) ? part[rows] : null
+      if (!usual || !isObject(there)) continue
+      const now = Object.entries(there).map(([key, row]) => [
         key,
-        isObject(row) && !(key in known) ? { ...usual, ...row } : row,
-      ]),
-    )
-  }
-  return now
+        isObject(row) ? change(row, usual, [section, rows, key]) : row,
+      ])
+      changed[section] = { ...(changed[section] as Fields), [rows]: Object.fromEntries(now) }
+    }
+  return changed
 }
 
 /** Rows that a change made null are gone, as they will be when the server has confirmed it. */

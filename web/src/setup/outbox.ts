@@ -9,6 +9,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { Offline, Refusal, type Schemas } from '@/api/client'
 import { newToken } from '@/kit/token'
 import { AGAIN_MS } from '@/kit/useAsked'
+import { withoutUsual } from './laidOver'
 import { isObject, merged, partOf, rebased, rebasedFields, type Fields } from './patch'
 
 export type Edit = Schemas['Edit']
@@ -107,7 +108,8 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
       const stands = rows.get(name) ?? row(edit)
       if (!stands || !edit.fields || !edit.was) return edit
       const { from, to } = stands
-      const fields = rebasedFields(edit.fields, from, to) as Edit['fields']
+      const mine = edit.what === 'setup' ? withoutUsual(edit.fields, edit.was, to) : edit.fields
+      const fields = rebasedFields(mine, from, to) as Edit['fields']
       rows.set(name, { from: laid(from, edit.fields), to: laid(to, fields) })
       return { ...edit, fields, was: rebased(edit.was, from, to) as Edit['was'] }
     }
@@ -118,7 +120,7 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     )
   }
 
-  /** The same where all that is known of what stood there is what they saw of it. */
+  /** The same, by what they saw of what stood there. */
   function catchUp(setup_id: number, now: (edit: Edit) => unknown): void {
     const seen = new Map<string, Fields>()
     for (const { setup_id: of, call } of waiting.value)

@@ -24,7 +24,7 @@ export function state(x_m: number, revision = 1): SetupState {
       name: 'Pond',
       things: { 7: { name: 'Crate' }, 8: { name: 'Tray' } },
       places: { 7: at(x_m) },
-      safety: { alone: true, plug: { diameter_mm: 20, spare: false } },
+      safety: { alone: true, plug: { diameter_mm: 20, spare: false }, leashes: {} },
     },
     figures: { afloat: { trim_deg: x_m }, findings: [] },
   } as unknown as SetupState

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { USUAL } from '@/api/words'
 import { at, fresh, opened, state, type ServerStub } from './server.stub'
 import type { useSetup } from './useSetup'
 
@@ -96,7 +97,7 @@ describe('the open setup', () => {
     expect(await there.body()).toEqual({
       places: [],
       seat: null,
-      safety: { alone: true, plug: { diameter_mm: 20, spare: true } },
+      safety: { alone: true, plug: { diameter_mm: 20, spare: true }, leashes: {} },
     })
   })
 
@@ -153,6 +154,23 @@ describe('the open setup', () => {
     void store.put(7, at(3))
     await there.answers(state(1, 3))
     expect(await there.body()).toMatchObject({ edits: [{ fields: { x_m: 3 }, was: { x_m: 1 } }] })
+  })
+
+  it('counts a row that is new from what a redo brought back in its place, as far as it is told of', async () => {
+    const leash = { ...USUAL.Leash, length_m: 0.9, cuts: true }
+    const back = state(1, 2)
+    Object.assign(back.setup.safety, { leashes: { 7: leash } })
+    void store.step('redo')
+    void store.putSafety({ leashes: { 7: { length_m: 0.4 }, 8: { length_m: 0.4 } } })
+    await there.answers(back)
+    const { edits } = (await there.body()) as { edits: unknown[] }
+    const is_new = { ...USUAL.Leash, length_m: 0.4 }
+    expect(edits).toEqual([
+      expect.objectContaining({
+        fields: { safety: { leashes: { 7: { length_m: 0.4 }, 8: is_new } } },
+        was: { safety: { leashes: { 7: leash, 8: null } } },
+      }),
+    ])
   })
 
   it('leaves what a change counts from where others may have gone on since', async () => {

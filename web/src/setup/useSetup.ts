@@ -306,13 +306,8 @@ export const useSetup = defineStore('setup', () => {
    * it was `asked_of` a revision before, it may have been made then, and what I see be of after it;
    * what others have changed since is theirs. */
   function stepped({ setup_id, setup, revision }: SetupState, asked_of?: number): void {
-    if (asked_of !== undefined) {
-      if (revision === asked_of + 1) outbox.catchUp(setup_id, (edit) => rowOf(setup, edit))
-      return
-    }
-    const was = confirmed.value
-    if (was?.setup_id !== setup_id) return
-    outbox.rebase(setup_id, (edit) => ({ from: rowOf(was.setup, edit), to: rowOf(setup, edit) }))
+    if (asked_of === undefined || revision === asked_of + 1)
+      outbox.catchUp(setup_id, (edit) => rowOf(setup, edit))
   }
 
   async function revisionOf(setup_id: number): Promise<number> {
