@@ -87,13 +87,13 @@ const band = computed(() => {
   const [aft, fwd] = alongRuler(chosen.value)
   return { x: toX(sheet.value, fwd), width: Math.max(2, (fwd - aft) * sheet.value.scale) }
 })
-const NONE: ReadonlySet<number> = new Set()
 const OPEN_AT = 220 // so near that what lies in something is seen in it, in percent
 const seen = computed(() => props.things.filter((d) => !d.hidden || percent.value >= OPEN_AT))
 // What goes with the hand is drawn over all else, and has no name meanwhile: those of the others stay
 // where they are. Only in hand: to move what has the focus in the page would take the focus away.
-const moves = (one: Drawn) => props.inHand && one.moving === true
-const held = computed(() => new Set(seen.value.filter(moves).map(({ id }) => id)))
+const held = computed(
+  () => new Set(props.inHand ? seen.value.filter((d) => d.moving).map(({ id }) => id) : []),
+)
 const layers = [
   useTemplateRef<InstanceType<typeof ThingsLayer>>('planThings'),
   useTemplateRef<InstanceType<typeof ThingsLayer>>('sideThings'),
@@ -108,7 +108,7 @@ const things = computed(() => ({
   labels: props.labels,
 }))
 const { named, marked } = useNames({
-  seen: () => seen.value.filter((one) => !moves(one)),
+  seen: () => seen.value.filter(({ id }) => !held.value.has(id)),
   afloat: () => (on('balance') ? props.figures.afloat : null),
   held: () => props.inHand,
 })
@@ -308,7 +308,6 @@ defineExpose({ toBoat, follow, focusThing, svg, percent, closer, farther, full, 
           ref="sideThings"
           v-bind="things"
           view="side"
-          :clashing="NONE"
           @grab="(event, id) => emit('grab', event, id, 'side')"
         />
         <HullSide :sheet="sheet" :drawing="drawing" :boat="boat" :afloat="figures.afloat" front />

@@ -14,7 +14,8 @@ const props = defineProps<{
   ghosts: Drawn[]
   /** what goes with the hand */
   held: ReadonlySet<number>
-  clashing: ReadonlySet<number>
+  /** in the way of something, or something in its way; told in one view alone */
+  clashing?: ReadonlySet<number>
   labels: ReadonlyMap<number, string>
 }>()
 const emit = defineEmits<{
@@ -32,7 +33,7 @@ const shape = (one: Drawn) => ({
   drawn: one,
   view: props.view,
   label: one.ghost ? '' : (props.labels.get(one.id) ?? one.thing.name),
-  clashing: !one.ghost && props.clashing.has(one.id),
+  clashing: !one.ghost && props.clashing?.has(one.id),
 })
 
 const hand = useTemplateRef<InstanceType<typeof HandLayer>>('hand')

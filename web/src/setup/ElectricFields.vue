@@ -41,8 +41,8 @@ const HUNDREDTHS: ReadonlySet<string> = new Set([
 ])
 const written = (field: string, value: number | null | undefined) =>
   value != null && HUNDREDTHS.has(field) ? Number((100 * value).toFixed(4)) : value
-function typed(field: string, event: string): number | null {
-  const value = numberIn(event)
+function typed(field: string, text: string): number | null {
+  const value = numberIn(text)
   return value !== null && HUNDREDTHS.has(field) ? value / 100 : value
 }
 const BATTERY: [Amount<Battery>, string][] = [

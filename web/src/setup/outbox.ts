@@ -193,7 +193,7 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
     },
   )
 
-  return { entries, waiting, put, asking, drop, insist, rebase, catchUp, send }
+  return { entries, waiting, put, asking, drop, insist, catchUp, send }
 }
 
 const nameOf = ({ what, id }: Edit): string => `${what} ${id}`

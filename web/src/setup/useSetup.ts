@@ -178,14 +178,18 @@ export const useSetup = defineStore('setup', () => {
   function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
     if (suggested) stopTrying() // the hand goes before what was suggested
     trial += 1
-    ahead.value = null
+    drawAt(moves, frame)
+    askPlaces(triedPlaces.value)
+  }
+
+  function drawAt(moves: readonly (readonly [number, Place | null])[], frame?: Frame): void {
     triedPlaces.value = new Map([...triedPlaces.value, ...moves])
     if (frame)
       triedFrames.value = new Map([
         ...triedFrames.value,
-        ...moves.map(([id]): [number, Frame] => [id, frame]),
+        ...moves.map(([id]) => [id, frame] as const),
       ])
-    askPlaces(triedPlaces.value)
+    ahead.value = null
   }
 
   const askPlaces = (moves: Iterable<readonly [number, Place | null]>) =>
@@ -205,11 +209,7 @@ export const useSetup = defineStore('setup', () => {
 
   /** What went ahead with the hand is drawn there. */
   function arrive(): void {
-    if (!ahead.value) return
-    const { id, place, frame } = ahead.value
-    triedPlaces.value = new Map([...triedPlaces.value, [id, place]])
-    if (frame) triedFrames.value = new Map([...triedFrames.value, [id, frame]])
-    ahead.value = null
+    if (ahead.value) drawAt([[ahead.value.id, ahead.value.place]], ahead.value.frame)
   }
 
   /** A suggestion: drawn with its answer, for where it goes hangs on what it goes on. */

@@ -107,16 +107,13 @@ def lying(
         open_ = open_[moves]
         first[open_] = np.clip(first[open_] + three.beside[moves], 0, len(FULL_RAD) - _BESIDE)
     floats = settled.copy()
-    # Most loads of a day are the same load, and those that turn one boat over all do it alike.
     left = np.flatnonzero(~settled)
-    each, which = np.unique(np.column_stack((mass_kg, centre))[left], axis=0, return_inverse=True)
-    over = _over(floating, each[:, 0] / density_kg_m3, each[:, 1:], level.rest)
-    for k in np.flatnonzero(~over).tolist():
-        rest = _alone(floating, float(each[k, 0]), each[k, 1:], density_kg_m3)
+    over = _over(floating, volume[left], centre[left], level.rest)
+    for k in left[~over].tolist():
+        rest = _alone(floating, float(mass_kg[k]), centre[k], density_kg_m3)
         if rest is not None:
-            same = left[which.ravel() == k]
-            heel[same], tau[same], h[same] = rest
-            floats[same] = True
+            heel[k], tau[k], h[k] = rest
+            floats[k] = True
     return Lying(side * heel, h, tau, floats, looked)
 
 
