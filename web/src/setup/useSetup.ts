@@ -22,11 +22,11 @@ import {
   type Thing,
   type Trial,
 } from '@/api/client'
-import type { Frame, InHand } from '@/drawing/stands'
 import { sharing } from '@/kit/sharing'
 import { AGAIN_MS } from '@/kit/useAsked'
 import { besidesOf } from './besides'
 import { changesOf } from './changing'
+import { useInHand } from './inHand'
 import { laidOver, placesById, rowOf, sectionsWith, takeOff } from './laidOver'
 import { makingOnce } from './makingOnce'
 import { useTrying } from './trying'
@@ -39,10 +39,10 @@ export const useSetup = defineStore('setup', () => {
   /** as the server has it; what is not yet confirmed is laid over it */
   const confirmed = shallowRef<SetupState | null>(null)
   const tried = shallowRef<Preview | null>(null)
-  const triedPlaces = shallowRef<ReadonlyMap<number, Place | null>>(new Map())
-  const triedFrames = shallowRef<ReadonlyMap<number, Frame>>(new Map())
-  /** where the hand has carried a thing since it was last drawn */
-  const ahead = shallowRef<({ id: number } & InHand) | null>(null)
+  const inHand = useInHand((moves) =>
+    tryOut({ places: moves.map(([thing_id, place]) => ({ thing_id, place })) }),
+  )
+  const { places: triedPlaces, frames: triedFrames, ahead, arrive } = inHand
   const triedSeat = shallowRef<SeatPlace | null>(null)
   const refusal = shallowRef<Refusal | null>(null)
   const unsaved = shallowRef<Offline | Refusal | null>(null)
@@ -174,43 +174,14 @@ export const useSetup = defineStore('setup', () => {
     return { ...last(), figures: { ...last().figures, ...(answer as QuickFigures) } }
   }
 
-  /** Things in hand; `frame` is what their places count from, where that is new to them. */
-  function tryPlaces(moves: [number, Place | null][], frame?: Frame): void {
-    if (suggested) stopTrying() // the hand goes before what was suggested
-    trial += 1
-    drawAt(moves, frame)
-    askPlaces(triedPlaces.value)
-  }
-
-  function drawAt(moves: readonly (readonly [number, Place | null])[], frame?: Frame): void {
-    triedPlaces.value = new Map([...triedPlaces.value, ...moves])
-    if (frame)
-      triedFrames.value = new Map([
-        ...triedFrames.value,
-        ...moves.map(([id]) => [id, frame] as const),
-      ])
-    ahead.value = null
-  }
-
-  const askPlaces = (moves: Iterable<readonly [number, Place | null]>) =>
-    tryOut({ places: [...moves].map(([thing_id, place]) => ({ thing_id, place })) })
-
-  /**
-   * One thing carried about. It is drawn where it is asked about, and goes ahead of that with the
-   * hand until the answer comes: to draw all that hangs on where it is at every move would hold up
-   * the answer.
-   */
-  function carry(id: number, place: Place | null, frame?: Frame): void {
-    if (!place || !triedPlaces.value.get(id) || suggested) return tryPlaces([[id, place]], frame)
-    trial += 1
-    askPlaces(new Map([...triedPlaces.value, [id, place]]))
-    ahead.value = { id, place, frame: frame ?? triedFrames.value.get(id) }
-  }
-
-  /** What went ahead with the hand is drawn there. */
-  function arrive(): void {
-    if (ahead.value) drawAt([[ahead.value.id, ahead.value.place]], ahead.value.frame)
-  }
+  const taken =
+    <A extends unknown[]>(put: (...at: A) => void) =>
+    (...at: A): void => {
+      if (suggested) stopTrying() // the hand goes before what was suggested
+      trial += 1
+      put(...at)
+    }
+  const [tryPlaces, carry] = [taken(inHand.put), taken(inHand.carry)]
 
   /** A suggestion: drawn with its answer, for where it goes hangs on what it goes on. */
   async function tryMove(
@@ -233,7 +204,7 @@ export const useSetup = defineStore('setup', () => {
       if (!wanted()) return
       trial += 1
       tried.value = answer
-      triedPlaces.value = new Map(moves)
+      inHand.letGo(moves)
       suggested = true
       triedSeat.value = seat
     } catch (error) {
@@ -245,9 +216,7 @@ export const useSetup = defineStore('setup', () => {
     trying.drop()
     trial += 1
     tried.value = null
-    triedPlaces.value = new Map()
-    triedFrames.value = new Map()
-    ahead.value = null
+    inHand.letGo()
     triedSeat.value = null
     suggested = false
     refusal.value = null
