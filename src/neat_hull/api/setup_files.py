@@ -16,7 +16,7 @@ from neat_hull.files.said_text import Units
 from neat_hull.files.setup_file import read_setup, write_setup
 from neat_hull.files.wall_sheet import Paper, wall_sheet
 from neat_hull.model.base import Answer, Model
-from neat_hull.store.connect import transaction
+from neat_hull.store.connect import Connection, transaction
 from neat_hull.store.imports import (
     archive_setup,
     copy_setup,
@@ -79,16 +79,14 @@ class SetupImport(Answer):
 @router.post("/{setup_id}/copy", status_code=201)
 def copy(setup_id: SetupId, body: NewName, making: MakingDb) -> SetupState:
     """A copy under another name; boat, angler and gear are shared."""
-    db = making.db
-    return state_of(making.setup(lambda: copy_setup(db, load_setup(db, setup_id), body.name)))
+    return state_of(making.setup(lambda db: copy_setup(db, load_setup(db, setup_id), body.name)))
 
 
 @router.post("/{setup_id}/move", status_code=201)
 def move(setup_id: SetupId, body: Move, making: MakingDb) -> MovedState:
     """The same gear on another boat; what no longer fits stays ashore and is named."""
-    db = making.db
 
-    def moved() -> int:
+    def moved(db: Connection) -> int:
         source, onto = load_setup(db, setup_id), load_setup(db, body.onto_setup_id)
         if source.boat_id == onto.boat_id:
             raise InputError("onto_setup_id", onto.setup_id, "that setup is on the same boat")
@@ -97,7 +95,7 @@ def move(setup_id: SetupId, body: Move, making: MakingDb) -> MovedState:
         require_afloat(setup)
         return move_setup(db, source, onto, setup)
 
-    new, was = making.setup(moved), load_setup(db, setup_id).setup
+    new, was = making.setup(moved), load_setup(making.db, setup_id).setup
     ashore = left_ashore(was, new.setup)
     return MovedState(state=state_of(new), ashore=[was.things[i].name for i in ashore])
 
@@ -168,4 +166,4 @@ def take_in(body: FileText, making: MakingDb) -> SetupState:
     require_known_limits(setup.judging)
     require_named(setup)
     require_afloat(setup)
-    return state_of(making.setup(lambda: import_setup(making.db, setup)))
+    return state_of(making.setup(lambda db: import_setup(db, setup)))

@@ -60,4 +60,4 @@ def start_setup(body: FirstMeasures, making: MakingDb) -> SetupState:
     require_named(setup)
     # Boat and angler must float; what is then put aboard may well be too much, and is told.
     require_afloat(setup.model_copy(update={"things": {}, "places": {}}))
-    return state_of(making.setup(lambda: add_setup(making.db, setup)))
+    return state_of(making.setup(lambda db: add_setup(db, setup)))

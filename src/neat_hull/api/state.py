@@ -84,12 +84,6 @@ async def open_db(request: Request) -> AsyncIterator[Connection]:
 Db = Annotated[Connection, Depends(open_db, scope="function")]
 
 
-async def open_making(request: Request) -> AsyncIterator["Making"]:
-    """One connection for a request that makes a setup, which is no change of one that is there."""
-    with closing(connect(Path(request.app.state.data))) as db:
-        yield Making(db, request.headers.get(CHANGE_KEY))
-
-
 @dataclass(frozen=True)
 class Making:
     """Where a setup is made, and the key by which one is known that is asked for again."""
@@ -97,11 +91,17 @@ class Making:
     db: Connection
     key: str | None
 
-    def setup(self, make: Callable[[], int]) -> StoredSetup:
+    def setup(self, make: Callable[[Connection], int]) -> StoredSetup:
         """The setup whose id `make` answers, kept; the one from before where it was made."""
         with transaction(self.db):
-            setup_id = made_once(self.db, self.key, make)
+            setup_id = made_once(self.db, self.key, lambda: make(self.db))
         return load_setup(self.db, setup_id)
+
+
+async def open_making(request: Request) -> AsyncIterator[Making]:
+    """One connection for a request that makes a setup, which is no change of one that is there."""
+    with closing(connect(Path(request.app.state.data))) as db:
+        yield Making(db, request.headers.get(CHANGE_KEY))
 
 
 MakingDb = Annotated[Making, Depends(open_making, scope="function")]
