@@ -1,6 +1,6 @@
 """A day as a person plans it: ice and catch, the worst hour, and the way out of it."""
 
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import Page, Request, Route, expect
 from tests.browser.arriving import saved
 from tests.browser.starting import start_boat
 from tests.servers import Server
@@ -52,9 +52,19 @@ def test_a_day_is_planned_from_nothing_and_kept(watched: Page, server: Server) -
     start_boat(watched, "Morning")
     expect(watched.get_by_test_id("worst-chip")).to_have_count(0)
     watched.goto(f"{server.url}/day")
+    asked: list[str] = []
+
+    def note(request: Request) -> None:
+        if request.method != "GET":
+            asked.append(request.method)
+
+    watched.on("request", note)
     watched.get_by_test_id("start-day").click()
     expect(watched.get_by_test_id("day-charts")).to_be_visible()
     saved(watched)
+    # The hours are asked for once the server has the day: before, there is none to work out.
+    watched.remove_listener("request", note)
+    assert asked == ["PATCH", "POST"]
     watched.get_by_test_id("phase-hours-2").fill("4.5")
     watched.get_by_test_id("phase-hours-2").press("Enter")
     saved(watched)

@@ -65,7 +65,7 @@ export type Instrument = Schemas['Instrument']
 
 /** Reasons why something is refused come in the units that this person reads, see `setup/look`. */
 export const UNITS_KEY = 'neat-hull-units'
-const unitsNow = () => ({ 'Neat-Units': localStorage.getItem(UNITS_KEY) ?? 'metric' })
+export const unitsNow = () => ({ 'Neat-Units': localStorage.getItem(UNITS_KEY) ?? 'metric' })
 
 export const api = createClient<paths>({
   baseUrl: '/',
@@ -101,15 +101,20 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     throw new Offline('The server cannot be reached.')
   }
   if (answer.data !== undefined) return answer.data
-  const problem = answer.error as Problem | undefined
-  throw new Refusal(
+  throw refused(answer.error, answer.response.status)
+}
+
+/** What was said instead of an answer, or what it comes to where that cannot be read. */
+export function refused(said: unknown, status: number): Refusal {
+  const problem = said as Problem | null | undefined
+  return new Refusal(
     problem?.detail !== undefined
       ? problem
       : {
           type: 'about:blank',
           title: 'Something went wrong',
-          status: answer.response.status,
-          detail: `The server answered ${answer.response.status}.`,
+          status,
+          detail: `The server answered ${status}.`,
           fields: [],
           current: null,
         },

@@ -1,27 +1,22 @@
 /** A long answer that comes in rounds, a line of JSON each: the last one is returned. */
-import { Offline, Refusal, type Problem } from './client'
+import { Offline, Refusal, refused, unitsNow } from './client'
 
+/** Null where the asker hung up, at whatever point of the answer that was. */
 export async function askRounds<T>(
   path: string,
   signal: AbortSignal,
   each: (round: T) => void,
 ): Promise<T | null> {
-  let answer: Response
   try {
-    answer = await fetch(path, {
+    const answer = await fetch(path, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...unitsNow() },
       body: '{}',
       signal,
     })
-  } catch {
-    if (signal.aborted) return null
-    throw new Offline('The server cannot be reached.')
-  }
-  if (!answer.ok || !answer.body) throw new Refusal((await answer.json()) as Problem)
-  let last: T | null = null
-  try {
+    if (!answer.ok || !answer.body) throw refused(read(await answer.text()), answer.status)
     const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader()
+    let last: T | null = null
     let rest = ''
     for (;;) {
       const { done, value } = await reader.read()
@@ -32,6 +27,15 @@ export async function askRounds<T>(
     }
   } catch (error) {
     if (signal.aborted) return null
-    throw new Offline(error instanceof Error ? error.message : 'The answer broke off.')
+    if (error instanceof Refusal) throw error
+    throw new Offline('The server cannot be reached.')
+  }
+}
+
+function read(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
   }
 }

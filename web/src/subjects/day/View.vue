@@ -48,7 +48,7 @@ const stopped = ref(false)
 let under: AbortController | null = null
 async function workOut(setup_id: number): Promise<FullDay | null> {
   under?.abort()
-  if (!planned.value) return null
+  if (store.confirmed?.setup.outing?.phases == null) return null
   const mine = (under = new AbortController())
   round.value = null
   stopped.value = false
@@ -70,7 +70,7 @@ function stop(): void {
   stopped.value = true
 }
 onScopeDispose(() => under?.abort())
-const full = usePage<FullDay | null>(workOut, [planned, asked])
+const full = usePage<FullDay | null>(workOut, [asked])
 const day = computed(() => full.answer.value ?? null)
 const hour = computed(() => {
   const of = day.value?.figures
@@ -157,7 +157,7 @@ const wide = computed(() => Math.max(300, width.value - 26))
           start from a usual morning
         </button>
       </div>
-      <div v-if="day && width > 0" class="card pad">
+      <div v-if="planned && day && width > 0" class="card pad">
         <DayBoat
           :drawing="store.drawing"
           :day="day"
