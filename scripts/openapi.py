@@ -51,6 +51,21 @@ def keyed_rows() -> dict[str, dict[str, str | None]]:
     return {name: fields for name, fields in sorted(sections.items()) if fields}
 
 
+def laid_out(told: Any, room: int = 100) -> str:
+    """JSON with each object or list on a line of its own where it has room, else a row for each."""
+    line = json.dumps(told, ensure_ascii=False)
+    if len(line) <= room or not isinstance(told, dict | list):
+        return line
+    rows = (
+        [f"{json.dumps(name)}: {laid_out(one, room - len(name) - 6)}" for name, one in told.items()]
+        if isinstance(told, dict)
+        else [laid_out(one, room - 2) for one in told]
+    )
+    inner = ",\n".join(rows).replace("\n", "\n  ")
+    opened, closed = "{}" if isinstance(told, dict) else "[]"
+    return f"{opened}\n  {inner}\n{closed}"
+
+
 def words(api: Any) -> str:
     """Enumerations and defaults of all models, and the rows of sections, as TypeScript."""
     choices: dict[str, dict[str, Any]] = {}
@@ -63,7 +78,7 @@ def words(api: Any) -> str:
             if "default" in told:
                 usual.setdefault(name, {})[field] = told["default"]
     told = [
-        f"export const {name} = {json.dumps(what, indent=2, ensure_ascii=False)} as const\n"
+        f"export const {name} = {laid_out(what)} as const\n"
         for name, what in (
             ("CHOICES", choices),
             ("USUAL", usual),

@@ -3,51 +3,13 @@
  * objects are told apart by, and the rows by key in the sections of a setup, each with its model.
  */
 export const CHOICES = {
-  "Aboard": {
-    "zone": [
-      "hand",
-      "lean",
-      "twist",
-      "leave",
-      "ashore"
-    ]
-  },
-  "Accepted": {
-    "verdict": [
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "AdviceTrial": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "posture": [
-      "sits",
-      "stands"
-    ]
-  },
+  "Aboard": {"zone": ["hand", "lean", "twist", "leave", "ashore"]},
+  "Accepted": {"verdict": ["watch", "fix", "stop"]},
+  "AdviceTrial": {"water": ["fresh", "salt"], "posture": ["sits", "stands"]},
   "Afloat": {
-    "trim_verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ],
-    "heel_verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ],
-    "gm_verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "trim_verdict": ["fine", "watch", "fix", "stop"],
+    "heel_verdict": ["fine", "watch", "fix", "stop"],
+    "gm_verdict": ["fine", "watch", "fix", "stop"]
   },
   "Amount": {
     "kind": [
@@ -79,46 +41,10 @@ export const CHOICES = {
       "far"
     ]
   },
-  "Anchor": {
-    "by": [
-      "line",
-      "pole"
-    ],
-    "type": [
-      "grapnel",
-      "claw",
-      "fluke",
-      "mushroom"
-    ]
-  },
-  "AnchorFigure": {
-    "bottom": [
-      "sand",
-      "mud",
-      "gravel",
-      "weed",
-      "rock"
-    ]
-  },
-  "Angler": {
-    "evidence": [
-      "weighed",
-      "label",
-      "guess"
-    ],
-    "casts": [
-      "port",
-      "starboard"
-    ]
-  },
-  "BailRow": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
+  "Anchor": {"by": ["line", "pole"], "type": ["grapnel", "claw", "fluke", "mushroom"]},
+  "AnchorFigure": {"bottom": ["sand", "mud", "gravel", "weed", "rock"]},
+  "Angler": {"evidence": ["weighed", "label", "guess"], "casts": ["port", "starboard"]},
+  "BailRow": {"verdict": ["fine", "watch", "fix", "stop"]},
   "BandPart": {
     "source": [
       "weights",
@@ -130,71 +56,19 @@ export const CHOICES = {
       "shape"
     ]
   },
-  "Bands": {
-    "hull": [
-      "typical",
-      "estimate",
-      "calibrated"
-    ]
-  },
-  "BankRow": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
+  "Bands": {"hull": ["typical", "estimate", "calibrated"]},
+  "BankRow": {"verdict": ["fine", "watch", "fix", "stop"]},
   "Battery": {
-    "chemistry": [
-      "lead_acid",
-      "lifepo4",
-      "li_ion"
-    ],
-    "evidence": [
-      "measured",
-      "label",
-      "guess"
-    ]
+    "chemistry": ["lead_acid", "lifepo4", "li_ion"],
+    "evidence": ["measured", "label", "guess"]
   },
-  "BatteryFigure": {
-    "chemistry": [
-      "lead_acid",
-      "lifepo4",
-      "li_ion"
-    ]
-  },
-  "BedPlan": {
-    "end_in": [
-      "bow",
-      "stern"
-    ]
-  },
-  "Blocked": {
-    "what": [
-      "thing",
-      "body",
-      "head"
-    ]
-  },
+  "BatteryFigure": {"chemistry": ["lead_acid", "lifepo4", "li_ion"]},
+  "BedPlan": {"end_in": ["bow", "stern"]},
+  "Blocked": {"what": ["thing", "body", "head"]},
   "Boat": {
-    "hull_evidence": [
-      "weighed",
-      "label",
-      "guess"
-    ],
-    "rating_covers": [
-      "all aboard",
-      "all aboard and the boat"
-    ],
-    "propulsion": [
-      "paddle",
-      "crank",
-      "push",
-      "motor bow",
-      "motor side",
-      "motor stern"
-    ],
+    "hull_evidence": ["weighed", "label", "guess"],
+    "rating_covers": ["all aboard", "all aboard and the boat"],
+    "propulsion": ["paddle", "crank", "push", "motor bow", "motor side", "motor stern"],
     "fittings": [
       "cleat",
       "drive",
@@ -209,70 +83,14 @@ export const CHOICES = {
       "track"
     ]
   },
-  "Capacity": {
-    "school": [
-      "rating",
-      "working share",
-      "freeboard",
-      "dry floors"
-    ]
-  },
-  "Card": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "CareRow": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "CartFigure": {
-    "state": [
-      "bare",
-      "loaded"
-    ]
-  },
-  "CartPlan": {
-    "wheels": [
-      "narrow",
-      "wide",
-      "balloon"
-    ],
-    "by": [
-      "bow",
-      "stern"
-    ]
-  },
-  "Cause": {
-    "what": [
-      "thing",
-      "store",
-      "pull"
-    ]
-  },
-  "ChainPart": {
-    "part": [
-      "base",
-      "extension",
-      "ball",
-      "arm",
-      "head"
-    ]
-  },
-  "Charger": {
-    "chemistry": [
-      "lead_acid",
-      "lifepo4",
-      "li_ion"
-    ]
-  },
+  "Capacity": {"school": ["rating", "working share", "freeboard", "dry floors"]},
+  "Card": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "CareRow": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "CartFigure": {"state": ["bare", "loaded"]},
+  "CartPlan": {"wheels": ["narrow", "wide", "balloon"], "by": ["bow", "stern"]},
+  "Cause": {"what": ["thing", "store", "pull"]},
+  "ChainPart": {"part": ["base", "extension", "ball", "arm", "head"]},
+  "Charger": {"chemistry": ["lead_acid", "lifepo4", "li_ion"]},
   "Check": {
     "name": [
       "bolt",
@@ -285,88 +103,18 @@ export const CHOICES = {
       "peel",
       "bond_shear"
     ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
-  "Checklist": {
-    "name": [
-      "pack",
-      "rig",
-      "launch",
-      "home"
-    ]
-  },
-  "Clash": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "ClimbRow": {
-    "side": [
-      "port",
-      "starboard"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix"
-    ]
-  },
+  "Checklist": {"name": ["pack", "rig", "launch", "home"]},
+  "Clash": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "ClimbRow": {"side": ["port", "starboard"], "verdict": ["fine", "watch", "fix"]},
   "Conductor": {
-    "awg": [
-      24,
-      22,
-      20,
-      18,
-      16,
-      14,
-      12,
-      10,
-      8,
-      6,
-      4,
-      2,
-      1,
-      0
-    ],
-    "insulation_c": [
-      60,
-      75,
-      90,
-      105
-    ]
+    "awg": [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2, 1, 0],
+    "insulation_c": [60, 75, 90, 105]
   },
-  "ConductorFigure": {
-    "drop_verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "Container": {
-    "opens": [
-      "open",
-      "lid",
-      "zip",
-      "roll top"
-    ]
-  },
-  "DateRow": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
+  "ConductorFigure": {"drop_verdict": ["fine", "watch", "fix", "stop"]},
+  "Container": {"opens": ["open", "lid", "zip", "roll top"]},
+  "DateRow": {"verdict": ["fine", "watch", "fix", "stop"]},
   "Dated": {
     "kind": [
       "flare",
@@ -399,63 +147,13 @@ export const CHOICES = {
       "other"
     ]
   },
-  "DayPhase": {
-    "kind": [
-      "launch",
-      "travel",
-      "fish",
-      "anchored",
-      "back",
-      "haul out"
-    ]
-  },
-  "Demand": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "DemandNumbers": {
-    "side": [
-      "port",
-      "starboard"
-    ]
-  },
-  "Draw": {
-    "evidence": [
-      "measured",
-      "label",
-      "guess"
-    ]
-  },
-  "Edit": {
-    "what": [
-      "thing",
-      "place",
-      "boat",
-      "angler",
-      "setup"
-    ]
-  },
-  "Envelope": {
-    "group": [
-      "stroke",
-      "legs",
-      "cast",
-      "remount",
-      "sight"
-    ]
-  },
-  "FateRow": {
-    "fate": [
-      "stays",
-      "with you",
-      "floats off",
-      "sinks"
-    ]
-  },
+  "DayPhase": {"kind": ["launch", "travel", "fish", "anchored", "back", "haul out"]},
+  "Demand": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "DemandNumbers": {"side": ["port", "starboard"]},
+  "Draw": {"evidence": ["measured", "label", "guess"]},
+  "Edit": {"what": ["thing", "place", "boat", "angler", "setup"]},
+  "Envelope": {"group": ["stroke", "legs", "cast", "remount", "sight"]},
+  "FateRow": {"fate": ["stays", "with you", "floats off", "sinks"]},
   "FigureRow": {
     "kind": [
       "mass",
@@ -485,47 +183,15 @@ export const CHOICES = {
       "seconds",
       "far"
     ],
-    "verdicts": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "verdicts": ["fine", "watch", "fix", "stop"]
   },
-  "Finding": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
+  "Finding": {"verdict": ["fine", "watch", "fix", "stop"]},
   "FirstMeasures": {
-    "bottom": [
-      "flat",
-      "shallow_arch",
-      "shallow_v",
-      "twin_ridge",
-      "tunnel"
-    ],
-    "chine": [
-      "soft",
-      "hard"
-    ],
-    "hull_evidence": [
-      "weighed",
-      "label",
-      "guess"
-    ],
-    "angler_evidence": [
-      "weighed",
-      "label",
-      "guess"
-    ],
-    "water": [
-      "fresh",
-      "salt"
-    ]
+    "bottom": ["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"],
+    "chine": ["soft", "hard"],
+    "hull_evidence": ["weighed", "label", "guess"],
+    "angler_evidence": ["weighed", "label", "guess"],
+    "water": ["fresh", "salt"]
   },
   "Fixing": {
     "by": [
@@ -548,145 +214,30 @@ export const CHOICES = {
       "laminate"
     ]
   },
-  "FloatTest": {
-    "water": [
-      "fresh",
-      "salt"
-    ]
-  },
-  "Flotation": {
-    "kind": [
-      "foam",
-      "air bag",
-      "bottles"
-    ]
-  },
-  "FullCurve": {
-    "ends_by": [
-      "deck edge",
-      "flooding",
-      "vanishing",
-      "sinking",
-      "none"
-    ]
-  },
-  "FullOfWater": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "GlideFigures": {
-    "stroke": [
-      "paddle",
-      "fins",
-      "propeller"
-    ]
-  },
-  "GlidePlan": {
-    "stroke": [
-      "paddle",
-      "fins",
-      "propeller"
-    ]
-  },
-  "GroundFigure": {
-    "ground": [
-      "asphalt",
-      "gravel",
-      "grass",
-      "soft soil",
-      "wet sand",
-      "dry sand"
-    ]
-  },
-  "HaulPlan": {
-    "rides": [
-      "roof",
-      "bed",
-      "trailer"
-    ]
-  },
-  "HoldFigures": {
-    "end": [
-      "bow",
-      "stern"
-    ]
-  },
-  "HoldPlan": {
-    "bottom": [
-      "sand",
-      "mud",
-      "gravel",
-      "weed",
-      "rock"
-    ]
-  },
+  "FloatTest": {"water": ["fresh", "salt"]},
+  "Flotation": {"kind": ["foam", "air bag", "bottles"]},
+  "FullCurve": {"ends_by": ["deck edge", "flooding", "vanishing", "sinking", "none"]},
+  "FullOfWater": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "GlideFigures": {"stroke": ["paddle", "fins", "propeller"]},
+  "GlidePlan": {"stroke": ["paddle", "fins", "propeller"]},
+  "GroundFigure": {"ground": ["asphalt", "gravel", "grass", "soft soil", "wet sand", "dry sand"]},
+  "HaulPlan": {"rides": ["roof", "bed", "trailer"]},
+  "HoldFigures": {"end": ["bow", "stern"]},
+  "HoldPlan": {"bottom": ["sand", "mud", "gravel", "weed", "rock"]},
   "Hole": {
-    "state": [
-      "factory",
-      "drilled",
-      "planned",
-      "filled"
-    ],
-    "seal": [
-      "none",
-      "butyl",
-      "polyether",
-      "gasket"
-    ]
+    "state": ["factory", "drilled", "planned", "filled"],
+    "seal": ["none", "butyl", "polyether", "gasket"]
   },
   "HoleFigure": {
-    "state": [
-      "factory",
-      "drilled",
-      "planned",
-      "filled"
-    ],
-    "seal": [
-      "none",
-      "butyl",
-      "polyether",
-      "gasket"
-    ],
-    "flags": [
-      "low",
-      "close",
-      "edge",
-      "no hand",
-      "idle"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "state": ["factory", "drilled", "planned", "filled"],
+    "seal": ["none", "butyl", "polyether", "gasket"],
+    "flags": ["low", "close", "edge", "no hand", "idle"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
   "HourRow": {
-    "side": [
-      "before",
-      "after",
-      "at"
-    ],
-    "kind": [
-      "launch",
-      "travel",
-      "fish",
-      "anchored",
-      "back",
-      "haul out"
-    ],
-    "figure": [
-      "total_kg",
-      "list_deg",
-      "trim_deg",
-      "freeboard_m",
-      "floor_dry_m",
-      "gm_m"
-    ]
+    "side": ["before", "after", "at"],
+    "kind": ["launch", "travel", "fish", "anchored", "back", "haul out"],
+    "figure": ["total_kg", "list_deg", "trim_deg", "freeboard_m", "floor_dry_m", "gm_m"]
   },
   "HowRow": {
     "kind": [
@@ -718,72 +269,16 @@ export const CHOICES = {
       "far"
     ]
   },
-  "Ice": {
-    "walls": [
-      "soft bag",
-      "thin box",
-      "thick box"
-    ],
-    "lid": [
-      "shade",
-      "light lid",
-      "dark lid"
-    ]
-  },
-  "ImportRow": {
-    "does": [
-      "new",
-      "changes",
-      "same",
-      "bad"
-    ]
-  },
-  "Instrument": {
-    "state": [
-      "off",
-      "lost",
-      "stale",
-      "garbled",
-      "live"
-    ]
-  },
+  "Ice": {"walls": ["soft bag", "thin box", "thick box"], "lid": ["shade", "light lid", "dark lid"]},
+  "ImportRow": {"does": ["new", "changes", "same", "bad"]},
+  "Instrument": {"state": ["off", "lost", "stale", "garbled", "live"]},
   "Judging": {
-    "waters": [
-      "calm pond",
-      "river",
-      "open water"
-    ],
-    "hand": [
-      "novice",
-      "used to it"
-    ],
-    "school": [
-      "tightest",
-      "working share",
-      "freeboard"
-    ]
+    "waters": ["calm pond", "river", "open water"],
+    "hand": ["novice", "used to it"],
+    "school": ["tightest", "working share", "freeboard"]
   },
-  "KeptPurchase": {
-    "ended": [
-      "kept",
-      "replaced",
-      "lost",
-      "sold",
-      "broke"
-    ]
-  },
-  "KeptTrip": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "wind": [
-      "calm",
-      "light",
-      "fresh",
-      "strong"
-    ]
-  },
+  "KeptPurchase": {"ended": ["kept", "replaced", "lost", "sold", "broke"]},
+  "KeptTrip": {"water": ["fresh", "salt"], "wind": ["calm", "light", "fresh", "strong"]},
   "KitItem": {
     "goes": [
       "worn",
@@ -801,52 +296,15 @@ export const CHOICES = {
       "aft deck",
       "bow"
     ],
-    "trips": [
-      "pond",
-      "lake",
-      "sea",
-      "river"
-    ]
+    "trips": ["pond", "lake", "sea", "river"]
   },
-  "Lamp": {
-    "shows": [
-      "all-round",
-      "side lights",
-      "stern",
-      "torch"
-    ]
-  },
-  "LampFigure": {
-    "shows": [
-      "all-round",
-      "side lights",
-      "stern",
-      "torch"
-    ]
-  },
-  "Leash": {
-    "kind": [
-      "coil",
-      "cord",
-      "clip",
-      "bungee"
-    ]
-  },
+  "Lamp": {"shows": ["all-round", "side lights", "stern", "torch"]},
+  "LampFigure": {"shows": ["all-round", "side lights", "stern", "torch"]},
+  "Leash": {"kind": ["coil", "cord", "clip", "bungee"]},
   "LiftFigure": {
-    "end": [
-      "bow",
-      "stern"
-    ],
-    "state": [
-      "bare",
-      "loaded"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "end": ["bow", "stern"],
+    "state": ["bare", "loaded"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
   "LimitRow": {
     "kind": [
@@ -878,52 +336,12 @@ export const CHOICES = {
       "far"
     ]
   },
-  "LineRow": {
-    "what": [
-      "leash",
-      "stowed line",
-      "trolley"
-    ]
-  },
-  "LineUp": {
-    "way": [
-      "mirror",
-      "fore ends",
-      "middles",
-      "after ends",
-      "one line",
-      "evenly"
-    ]
-  },
-  "LogImportRow": {
-    "does": [
-      "new",
-      "twin"
-    ]
-  },
-  "LogText": {
-    "format": [
-      "json",
-      "csv"
-    ]
-  },
-  "Mark": {
-    "uses": [
-      "0",
-      "1-3",
-      "4-15",
-      "more"
-    ]
-  },
-  "Monitor": {
-    "state": [
-      "off",
-      "lost",
-      "stale",
-      "garbled",
-      "live"
-    ]
-  },
+  "LineRow": {"what": ["leash", "stowed line", "trolley"]},
+  "LineUp": {"way": ["mirror", "fore ends", "middles", "after ends", "one line", "evenly"]},
+  "LogImportRow": {"does": ["new", "twin"]},
+  "LogText": {"format": ["json", "csv"]},
+  "Mark": {"uses": ["0", "1-3", "4-15", "more"]},
+  "Monitor": {"state": ["off", "lost", "stale", "garbled", "live"]},
   "Mount": {
     "by": [
       "track bolt",
@@ -936,26 +354,9 @@ export const CHOICES = {
       "glue",
       "tape"
     ],
-    "size": [
-      "M4",
-      "M5",
-      "M6",
-      "M8",
-      "#8",
-      "#10",
-      "1/4",
-      "5/16"
-    ],
-    "shape": [
-      "rect",
-      "round"
-    ],
-    "seal": [
-      "none",
-      "butyl",
-      "polyether",
-      "gasket"
-    ]
+    "size": ["M4", "M5", "M6", "M8", "#8", "#10", "1/4", "5/16"],
+    "shape": ["rect", "round"],
+    "seal": ["none", "butyl", "polyether", "gasket"]
   },
   "MountFigure": {
     "by": [
@@ -969,28 +370,9 @@ export const CHOICES = {
       "glue",
       "tape"
     ],
-    "region": [
-      "fore deck",
-      "side deck",
-      "aft deck",
-      "cockpit",
-      "well",
-      "lid"
-    ],
-    "size": [
-      "M4",
-      "M5",
-      "M6",
-      "M8",
-      "#8",
-      "#10",
-      "1/4",
-      "5/16"
-    ],
-    "shape": [
-      "rect",
-      "round"
-    ],
+    "region": ["fore deck", "side deck", "aft deck", "cockpit", "well", "lid"],
+    "size": ["M4", "M5", "M6", "M8", "#8", "#10", "1/4", "5/16"],
+    "shape": ["rect", "round"],
     "governs": [
       "bolt",
       "hold",
@@ -1002,24 +384,9 @@ export const CHOICES = {
       "peel",
       "bond_shear"
     ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
-  "MovedLimit": {
-    "waters": [
-      "calm pond",
-      "river",
-      "open water"
-    ],
-    "hand": [
-      "novice",
-      "used to it"
-    ]
-  },
+  "MovedLimit": {"waters": ["calm pond", "river", "open water"], "hand": ["novice", "used to it"]},
   "MustRow": {
     "service": [
       "PFD",
@@ -1032,103 +399,22 @@ export const CHOICES = {
       "first aid",
       "tow line"
     ],
-    "state": [
-      "have",
-      "buy",
-      "missing"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "state": ["have", "buy", "missing"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
-  "NamedMark": {
-    "uses": [
-      "0",
-      "1-3",
-      "4-15",
-      "more"
-    ]
-  },
-  "Need": {
-    "unit": [
-      "pcs",
-      "m",
-      "ml"
-    ]
-  },
-  "Needs": {
-    "needed": [
-      "hand",
-      "lean",
-      "twist",
-      "leave",
-      "ashore"
-    ]
-  },
-  "OffRow": {
-    "leaves": [
-      "stays",
-      "off",
-      "inside"
-    ]
-  },
-  "OnFitting": {
-    "where": [
-      "on",
-      "in"
-    ]
-  },
-  "OnSeat": {
-    "where": [
-      "on",
-      "under",
-      "behind"
-    ]
-  },
-  "OnThing": {
-    "where": [
-      "on",
-      "in",
-      "under",
-      "behind"
-    ]
-  },
-  "Parking": {
-    "zone": [
-      "hand",
-      "lean",
-      "twist",
-      "leave",
-      "ashore"
-    ]
-  },
+  "NamedMark": {"uses": ["0", "1-3", "4-15", "more"]},
+  "Need": {"unit": ["pcs", "m", "ml"]},
+  "Needs": {"needed": ["hand", "lean", "twist", "leave", "ashore"]},
+  "OffRow": {"leaves": ["stays", "off", "inside"]},
+  "OnFitting": {"where": ["on", "in"]},
+  "OnSeat": {"where": ["on", "under", "behind"]},
+  "OnThing": {"where": ["on", "in", "under", "behind"]},
+  "Parking": {"zone": ["hand", "lean", "twist", "leave", "ashore"]},
   "PhaseRow": {
-    "phase": [
-      "now",
-      "phase 2",
-      "phase 3",
-      "phase 4",
-      "never"
-    ],
-    "weight_verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "phase": ["now", "phase 2", "phase 3", "phase 4", "never"],
+    "weight_verdict": ["fine", "watch", "fix", "stop"]
   },
-  "Place": {
-    "on": [
-      "body",
-      "fitting",
-      "seat",
-      "thing",
-      "well"
-    ]
-  },
+  "Place": {"on": ["body", "fitting", "seat", "thing", "well"]},
   "PlacesChange": {
     "verb": [
       "Move",
@@ -1144,168 +430,27 @@ export const CHOICES = {
       "Reorder"
     ]
   },
-  "Plate": {
-    "stuff": [
-      "aluminium",
-      "HDPE",
-      "plywood",
-      "stainless"
-    ]
-  },
-  "PlayDay": {
-    "fault": [
-      "none",
-      "joint",
-      "capacity",
-      "hidden"
-    ]
-  },
-  "PoleFigure": {
-    "limited_by": [
-      "bending",
-      "soil",
-      "length"
-    ]
-  },
-  "Purchase": {
-    "ended": [
-      "kept",
-      "replaced",
-      "lost",
-      "sold",
-      "broke"
-    ]
-  },
-  "ReachLimits": {
-    "hands": [
-      "both",
-      "port",
-      "starboard"
-    ]
-  },
-  "ReachTrial": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "posture": [
-      "sits",
-      "stands"
-    ]
-  },
-  "Reaching": {
-    "zone": [
-      "hand",
-      "lean",
-      "twist",
-      "leave",
-      "ashore"
-    ],
-    "hand": [
-      "port",
-      "starboard"
-    ]
-  },
-  "Rod": {
-    "reel": [
-      "none",
-      "under",
-      "over"
-    ]
-  },
-  "RoofPlan": {
-    "slides_on": [
-      "roller",
-      "pad",
-      "bare bar",
-      "carpet"
-    ]
-  },
-  "RoutePoint": {
-    "by": [
-      "point",
-      "clip",
-      "gland",
-      "hole",
-      "hatch"
-    ]
-  },
-  "SafetyPlan": {
-    "hull_material": [
-      "polyethylene",
-      "glass laminate",
-      "thermoformed sheet",
-      "wood"
-    ]
-  },
-  "SchoolFigure": {
-    "mount": [
-      "inside",
-      "recess",
-      "arm",
-      "motor",
-      "pole"
-    ]
-  },
-  "SchoolRow": {
-    "way": [
-      "as it is",
-      "tie everything",
-      "few lines"
-    ]
-  },
-  "Setup": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "posture": [
-      "sits",
-      "stands"
-    ]
-  },
-  "SetupChange": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "posture": [
-      "sits",
-      "stands"
-    ]
-  },
-  "SituationFigure": {
-    "duration": [
-      "snatch",
-      "minutes",
-      "days"
-    ]
-  },
+  "Plate": {"stuff": ["aluminium", "HDPE", "plywood", "stainless"]},
+  "PlayDay": {"fault": ["none", "joint", "capacity", "hidden"]},
+  "PoleFigure": {"limited_by": ["bending", "soil", "length"]},
+  "Purchase": {"ended": ["kept", "replaced", "lost", "sold", "broke"]},
+  "ReachLimits": {"hands": ["both", "port", "starboard"]},
+  "ReachTrial": {"water": ["fresh", "salt"], "posture": ["sits", "stands"]},
+  "Reaching": {"zone": ["hand", "lean", "twist", "leave", "ashore"], "hand": ["port", "starboard"]},
+  "Rod": {"reel": ["none", "under", "over"]},
+  "RoofPlan": {"slides_on": ["roller", "pad", "bare bar", "carpet"]},
+  "RoutePoint": {"by": ["point", "clip", "gland", "hole", "hatch"]},
+  "SafetyPlan": {"hull_material": ["polyethylene", "glass laminate", "thermoformed sheet", "wood"]},
+  "SchoolFigure": {"mount": ["inside", "recess", "arm", "motor", "pole"]},
+  "SchoolRow": {"way": ["as it is", "tie everything", "few lines"]},
+  "Setup": {"water": ["fresh", "salt"], "posture": ["sits", "stands"]},
+  "SetupChange": {"water": ["fresh", "salt"], "posture": ["sits", "stands"]},
+  "SituationFigure": {"duration": ["snatch", "minutes", "days"]},
   "SonarFigure": {
-    "mount": [
-      "inside",
-      "recess",
-      "arm",
-      "motor",
-      "pole"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "mount": ["inside", "recess", "arm", "motor", "pole"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
-  "Stretch": {
-    "ground": [
-      "asphalt",
-      "gravel",
-      "grass",
-      "soft soil",
-      "wet sand",
-      "dry sand"
-    ]
-  },
+  "Stretch": {"ground": ["asphalt", "gravel", "grass", "soft soil", "wet sand", "dry sand"]},
   "Suggestion": {
     "kind": [
       "slide",
@@ -1321,43 +466,13 @@ export const CHOICES = {
       "rewire"
     ]
   },
-  "SunFigure": {
-    "state": [
-      "rises",
-      "up all day",
-      "down all day"
-    ]
-  },
-  "SurfRow": {
-    "stands": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
+  "SunFigure": {"state": ["rises", "up all day", "down all day"]},
+  "SurfRow": {"stands": ["fine", "watch", "fix", "stop"]},
   "TapeMeasures": {
-    "bottom": [
-      "flat",
-      "shallow_arch",
-      "shallow_v",
-      "twin_ridge",
-      "tunnel"
-    ],
-    "chine": [
-      "soft",
-      "hard"
-    ]
+    "bottom": ["flat", "shallow_arch", "shallow_v", "twin_ridge", "tunnel"],
+    "chine": ["soft", "hard"]
   },
-  "Target": {
-    "on": [
-      "body",
-      "fitting",
-      "seat",
-      "thing",
-      "well"
-    ]
-  },
+  "Target": {"on": ["body", "fitting", "seat", "thing", "well"]},
   "Term": {
     "kind": [
       "mass",
@@ -1389,18 +504,8 @@ export const CHOICES = {
     ]
   },
   "Thing": {
-    "shape": [
-      "box",
-      "cylinder",
-      "bag",
-      "rod",
-      "pole"
-    ],
-    "evidence": [
-      "weighed",
-      "label",
-      "guess"
-    ],
+    "shape": ["box", "cylinder", "bag", "rod", "pole"],
+    "evidence": ["weighed", "label", "guess"],
     "kind": [
       "rod",
       "holder",
@@ -1419,14 +524,7 @@ export const CHOICES = {
       "paddle",
       "other"
     ],
-    "use": [
-      "each cast",
-      "each fish",
-      "hourly",
-      "once",
-      "ashore",
-      "emergency"
-    ],
+    "use": ["each cast", "each fish", "hourly", "once", "ashore", "emergency"],
     "serves": [
       "PFD",
       "whistle",
@@ -1438,17 +536,8 @@ export const CHOICES = {
       "first aid",
       "tow line"
     ],
-    "bails": [
-      "pump",
-      "sponge",
-      "scoop"
-    ],
-    "part": [
-      "seat",
-      "drive",
-      "rudder",
-      "paddle"
-    ],
+    "bails": ["pump", "sponge", "scoop"],
+    "part": ["seat", "drive", "rudder", "paddle"],
     "picture": [
       "crate",
       "dry box",
@@ -1482,172 +571,32 @@ export const CHOICES = {
       "plain"
     ]
   },
-  "Tick": {
-    "list": [
-      "off",
-      "pack",
-      "rig",
-      "launch",
-      "home",
-      "surf"
-    ]
-  },
-  "TiltTest": {
-    "water": [
-      "fresh",
-      "salt"
-    ]
-  },
+  "Tick": {"list": ["off", "pack", "rig", "launch", "home", "surf"]},
+  "TiltTest": {"water": ["fresh", "salt"]},
   "Transducer": {
-    "mount": [
-      "inside",
-      "recess",
-      "arm",
-      "motor",
-      "pole"
-    ],
-    "through": [
-      "water",
-      "plastic",
-      "foam or air"
-    ]
+    "mount": ["inside", "recess", "arm", "motor", "pole"],
+    "through": ["water", "plastic", "foam or air"]
   },
-  "Trial": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "posture": [
-      "sits",
-      "stands"
-    ]
-  },
-  "TripEntry": {
-    "water": [
-      "fresh",
-      "salt"
-    ],
-    "wind": [
-      "calm",
-      "light",
-      "fresh",
-      "strong"
-    ]
-  },
-  "TripRow": {
-    "water": [
-      "fresh",
-      "salt"
-    ]
-  },
-  "Trolley": {
-    "side": [
-      "port",
-      "starboard"
-    ]
-  },
-  "TroubleMark": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "TroubleRow": {
-    "flag": [
-      "out_of_reach",
-      "broke",
-      "wet",
-      "lost"
-    ]
-  },
+  "Trial": {"water": ["fresh", "salt"], "posture": ["sits", "stands"]},
+  "TripEntry": {"water": ["fresh", "salt"], "wind": ["calm", "light", "fresh", "strong"]},
+  "TripRow": {"water": ["fresh", "salt"]},
+  "Trolley": {"side": ["port", "starboard"]},
+  "TroubleMark": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "TroubleRow": {"flag": ["out_of_reach", "broke", "wet", "lost"]},
   "UseRow": {
-    "use": [
-      "each cast",
-      "each fish",
-      "hourly",
-      "once",
-      "ashore",
-      "emergency"
-    ],
-    "suggested": [
-      "each cast",
-      "each fish",
-      "hourly",
-      "once",
-      "ashore",
-      "emergency"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "use": ["each cast", "each fish", "hourly", "once", "ashore", "emergency"],
+    "suggested": ["each cast", "each fish", "hourly", "once", "ashore", "emergency"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
-  "Wall": {
-    "edge": [
-      "clamped",
-      "supported"
-    ]
-  },
-  "WallFigure": {
-    "region": [
-      "fore deck",
-      "side deck",
-      "aft deck",
-      "cockpit",
-      "well",
-      "lid"
-    ]
-  },
-  "Weight": {
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
-  "WellBox": {
-    "scuppers": [
-      "open",
-      "plugged"
-    ]
-  },
-  "WellState": {
-    "scuppers": [
-      "open",
-      "plugged"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
-  },
+  "Wall": {"edge": ["clamped", "supported"]},
+  "WallFigure": {"region": ["fore deck", "side deck", "aft deck", "cockpit", "well", "lid"]},
+  "Weight": {"verdict": ["fine", "watch", "fix", "stop"]},
+  "WellBox": {"scuppers": ["open", "plugged"]},
+  "WellState": {"scuppers": ["open", "plugged"], "verdict": ["fine", "watch", "fix", "stop"]},
   "WheelsFigure": {
-    "wheels": [
-      "narrow",
-      "wide",
-      "balloon"
-    ],
-    "hardest": [
-      "asphalt",
-      "gravel",
-      "grass",
-      "soft soil",
-      "wet sand",
-      "dry sand"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "wheels": ["narrow", "wide", "balloon"],
+    "hardest": ["asphalt", "gravel", "grass", "soft soil", "wet sand", "dry sand"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
   "WorstFigure": {
     "figure": [
@@ -1658,30 +607,10 @@ export const CHOICES = {
       "floor_dry_m",
       "gm_m"
     ],
-    "kind": [
-      "launch",
-      "travel",
-      "fish",
-      "anchored",
-      "back",
-      "haul out"
-    ],
-    "verdict": [
-      "fine",
-      "watch",
-      "fix",
-      "stop"
-    ]
+    "kind": ["launch", "travel", "fish", "anchored", "back", "haul out"],
+    "verdict": ["fine", "watch", "fix", "stop"]
   },
-  "ZoneEdge": {
-    "zone": [
-      "hand",
-      "lean",
-      "twist",
-      "leave",
-      "ashore"
-    ]
-  },
+  "ZoneEdge": {"zone": ["hand", "lean", "twist", "leave", "ashore"]},
   "neat_hull__model__day_figures__PhaseSpan": {
     "kind": [
       "launch",
@@ -1695,9 +624,7 @@ export const CHOICES = {
 } as const
 
 export const USUAL = {
-  "AdviceTrial": {
-    "places": []
-  },
+  "AdviceTrial": {"places": []},
   "Anchor": {
     "by": "line",
     "type": "grapnel",
@@ -1754,9 +681,7 @@ export const USUAL = {
     "fittings": [],
     "calibration": {}
   },
-  "Care": {
-    "wants_dry": true
-  },
+  "Care": {"wants_dry": true},
   "CartPlan": {
     "wheels": "wide",
     "track_m": 0.55,
@@ -1765,32 +690,11 @@ export const USUAL = {
     "by": "bow",
     "loaded": true
   },
-  "Catch": {
-    "kind": "catch",
-    "x_m": 1.0,
-    "y_m": 0.3,
-    "rate_kg_h": 1.0,
-    "fish": [],
-    "chilled": true
-  },
-  "ChainPart": {
-    "length_m": 0.05,
-    "mass_kg": 0.1,
-    "slack_deg": 0.0
-  },
-  "Charger": {
-    "around_c": 20.0
-  },
-  "Cleat": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "cleat"
-  },
-  "Cockpit": {
-    "kind": "cockpit",
-    "rate_kg_h": 1.0
-  },
+  "Catch": {"kind": "catch", "x_m": 1.0, "y_m": 0.3, "rate_kg_h": 1.0, "fish": [], "chilled": true},
+  "ChainPart": {"length_m": 0.05, "mass_kg": 0.1, "slack_deg": 0.0},
+  "Charger": {"around_c": 20.0},
+  "Cleat": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "cleat"},
+  "Cockpit": {"kind": "cockpit", "rate_kg_h": 1.0},
   "Conductor": {
     "insulation_c": 105,
     "points": [],
@@ -1800,20 +704,10 @@ export const USUAL = {
     "bundled": 1,
     "loom": false
   },
-  "Container": {
-    "opens": "open"
-  },
-  "Dated": {
-    "note": ""
-  },
-  "DatedItem": {
-    "note": ""
-  },
-  "DayPhase": {
-    "kind": "fish",
-    "hours": 2.0,
-    "air_c": 20.0
-  },
+  "Container": {"opens": "open"},
+  "Dated": {"note": ""},
+  "DatedItem": {"note": ""},
+  "DayPhase": {"kind": "fish", "hours": 2.0, "air_c": 20.0},
   "DayPlan": {
     "start_h": 6.0,
     "step_min": 15.0,
@@ -1846,10 +740,7 @@ export const USUAL = {
     "remount_share": 0.3,
     "flooded_share": 0.5
   },
-  "DrainPlug": {
-    "diameter_mm": 25.0,
-    "spare": false
-  },
+  "DrainPlug": {"diameter_mm": 25.0, "spare": false},
   "Draw": {
     "evidence": "guess",
     "idle_w": 0.0,
@@ -1857,29 +748,11 @@ export const USUAL = {
     "usual_share": 1.0,
     "own_cells": false
   },
-  "DriftTest": {
-    "distance_m": 100.0,
-    "minutes": 6.0,
-    "wind_m_s": 4.0
-  },
-  "DriveWell": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "drive"
-  },
-  "Drogue": {
-    "trip_line": false
-  },
-  "Duty": {
-    "share": 1.0,
-    "level": 1.0
-  },
-  "Fill": {
-    "filled": 1.0,
-    "sloshes": false,
-    "afloat": false
-  },
+  "DriftTest": {"distance_m": 100.0, "minutes": 6.0, "wind_m_s": 4.0},
+  "DriveWell": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "drive"},
+  "Drogue": {"trip_line": false},
+  "Duty": {"share": 1.0, "level": 1.0},
+  "Fill": {"filled": 1.0, "sloshes": false, "afloat": false},
   "FirstMeasures": {
     "setup_name": "First setup",
     "sit_in": false,
@@ -1890,10 +763,7 @@ export const USUAL = {
     "water": "fresh",
     "kit": []
   },
-  "Fixing": {
-    "by": "loose",
-    "leashed": false
-  },
+  "Fixing": {"by": "loose", "leashed": false},
   "FixingPlan": {
     "material": "rotomoulded",
     "walls": {},
@@ -1905,14 +775,8 @@ export const USUAL = {
     "deck_c": 25.0,
     "done": {}
   },
-  "Flag": {
-    "size_m": 0.3
-  },
-  "FlagRule": {
-    "flag_rear_m": 1.0,
-    "most_rear_m": 1.5,
-    "most_front_m": 0.9
-  },
+  "Flag": {"size_m": 0.3},
+  "FlagRule": {"flag_rear_m": 1.0, "most_rear_m": 1.5, "most_front_m": 0.9},
   "FloatPlan": {
     "who": "",
     "looks": "",
@@ -1923,13 +787,8 @@ export const USUAL = {
     "whom": "",
     "note": ""
   },
-  "FloatTest": {
-    "low_down": false
-  },
-  "Flotation": {
-    "kind": "foam",
-    "y_m": 0.0
-  },
+  "FloatTest": {"low_down": false},
+  "Flotation": {"kind": "foam", "y_m": 0.0},
   "FlushTube": {
     "length_m": 0.0,
     "width_m": 0.0,
@@ -1939,15 +798,8 @@ export const USUAL = {
     "bearing_deg": 0.0,
     "elevation_deg": 70.0
   },
-  "FootBrace": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "foot brace"
-  },
-  "FuseBlock": {
-    "ways": 6
-  },
+  "FootBrace": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "foot brace"},
+  "FuseBlock": {"ways": 6},
   "GlidePlan": {
     "effort_w": 60.0,
     "wind_m_s": 2.0,
@@ -1964,22 +816,9 @@ export const USUAL = {
     "turn_m": 20.0,
     "pulls": []
   },
-  "Grip": {
-    "assist": false
-  },
-  "Handle": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "handle"
-  },
-  "Hatch": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "hatch",
-    "depth_m": 0.0
-  },
+  "Grip": {"assist": false},
+  "Handle": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "handle"},
+  "Hatch": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "hatch", "depth_m": 0.0},
   "HaulPlan": {
     "off": {},
     "minutes": {},
@@ -2002,16 +841,8 @@ export const USUAL = {
       "gate_limit_kg": 90.0,
       "end_in": "bow"
     },
-    "trailer": {
-      "spacing_m": 1.5,
-      "behind_m": 0.5,
-      "limit_kg": 150.0
-    },
-    "rule": {
-      "flag_rear_m": 1.0,
-      "most_rear_m": 1.5,
-      "most_front_m": 0.9
-    },
+    "trailer": {"spacing_m": 1.5, "behind_m": 0.5, "limit_kg": 150.0},
+    "rule": {"flag_rear_m": 1.0, "most_rear_m": 1.5, "most_front_m": 0.9},
     "way": []
   },
   "HoldPlan": {
@@ -2020,28 +851,11 @@ export const USUAL = {
     "current_toward_deg": 180.0,
     "two_poles": false
   },
-  "Holder": {
-    "tubes": 1
-  },
-  "Hole": {
-    "state": "drilled",
-    "through_hull": false,
-    "seal": "polyether"
-  },
-  "Home": {
-    "hours": 0.5
-  },
-  "How": {
-    "sure": "",
-    "band_parts": []
-  },
-  "Ice": {
-    "kind": "ice",
-    "ice_kg": 2.0,
-    "walls": "soft bag",
-    "lid": "light lid",
-    "drains": false
-  },
+  "Holder": {"tubes": 1},
+  "Hole": {"state": "drilled", "through_hull": false, "seal": "polyether"},
+  "Home": {"hours": 0.5},
+  "How": {"sure": "", "band_parts": []},
+  "Ice": {"kind": "ice", "ice_kg": 2.0, "walls": "soft bag", "lid": "light lid", "drains": false},
   "Judging": {
     "waters": "river",
     "hand": "used to it",
@@ -2050,99 +864,27 @@ export const USUAL = {
     "moved": [],
     "accepted": []
   },
-  "KeptPurchase": {
-    "what": "",
-    "resale_minor": 0,
-    "ended": "kept"
-  },
-  "Lamp": {
-    "shows": "all-round"
-  },
-  "Leash": {
-    "kind": "coil",
-    "on_body": false
-  },
-  "LogText": {
-    "take": []
-  },
-  "Mark": {
-    "out_of_reach": false,
-    "broke": false,
-    "wet": false,
-    "lost": false,
-    "note": ""
-  },
-  "MoneyPlan": {
-    "currency": "",
-    "phases": {},
-    "until": {}
-  },
-  "Motor": {
-    "holds": false
-  },
-  "Mount": {
-    "parts": [],
-    "loads": {},
-    "drilled": false,
-    "trips": 0,
-    "pad": false
-  },
-  "MovesChange": {
-    "places": [],
-    "fields": {}
-  },
-  "NamedMark": {
-    "out_of_reach": false,
-    "broke": false,
-    "wet": false,
-    "lost": false,
-    "note": ""
-  },
-  "NewTrip": {
-    "sure": false
-  },
-  "OnBody": {
-    "kind": "body",
-    "held": false
-  },
-  "OnFitting": {
-    "kind": "fitting",
-    "where": "on"
-  },
-  "OnSeat": {
-    "kind": "seat",
-    "where": "on"
-  },
-  "OnThing": {
-    "kind": "thing",
-    "where": "on"
-  },
-  "OnWell": {
-    "kind": "well"
-  },
-  "OwnLine": {
-    "done": false
-  },
-  "PackUse": {
-    "start_share": 1.0,
-    "went_dark": false
-  },
-  "Place": {
-    "bury_m": 0.0,
-    "order": 0,
-    "locked": false,
-    "group": 0
-  },
-  "Plate": {
-    "stuff": "aluminium",
-    "length_m": 0.12,
-    "width_m": 0.08,
-    "thickness_mm": 3.0
-  },
-  "PlayDay": {
-    "speed": 60.0,
-    "fault": "none"
-  },
+  "KeptPurchase": {"what": "", "resale_minor": 0, "ended": "kept"},
+  "Lamp": {"shows": "all-round"},
+  "Leash": {"kind": "coil", "on_body": false},
+  "LogText": {"take": []},
+  "Mark": {"out_of_reach": false, "broke": false, "wet": false, "lost": false, "note": ""},
+  "MoneyPlan": {"currency": "", "phases": {}, "until": {}},
+  "Motor": {"holds": false},
+  "Mount": {"parts": [], "loads": {}, "drilled": false, "trips": 0, "pad": false},
+  "MovesChange": {"places": [], "fields": {}},
+  "NamedMark": {"out_of_reach": false, "broke": false, "wet": false, "lost": false, "note": ""},
+  "NewTrip": {"sure": false},
+  "OnBody": {"kind": "body", "held": false},
+  "OnFitting": {"kind": "fitting", "where": "on"},
+  "OnSeat": {"kind": "seat", "where": "on"},
+  "OnThing": {"kind": "thing", "where": "on"},
+  "OnWell": {"kind": "well"},
+  "OwnLine": {"done": false},
+  "PackUse": {"start_share": 1.0, "went_dark": false},
+  "Place": {"bury_m": 0.0, "order": 0, "locked": false, "group": 0},
+  "Plate": {"stuff": "aluminium", "length_m": 0.12, "width_m": 0.08, "thickness_mm": 3.0},
+  "PlayDay": {"speed": 60.0, "fault": "none"},
   "PostsPlan": {
     "count": 2,
     "d_mm": 25.0,
@@ -2156,39 +898,20 @@ export const USUAL = {
     "banks": {},
     "start_h": 6.0,
     "phases": [
-      {
-        "name": "Way out",
-        "hours": 0.5
-      },
-      {
-        "name": "Fishing",
-        "hours": 7.0
-      },
-      {
-        "name": "Way home",
-        "hours": 0.5
-      }
+      {"name": "Way out", "hours": 0.5},
+      {"name": "Fishing", "hours": 7.0},
+      {"name": "Way home", "hours": 0.5}
     ],
     "duties": {},
     "moments": {},
     "charge": {},
     "moment_charge": 0.5,
-    "home": {
-      "hours": 0.5
-    },
+    "home": {"hours": 0.5},
     "chargers": {},
     "air_c": 20.0
   },
-  "PressTest": {
-    "pull_n": 50.0,
-    "arm_m": 0.2,
-    "base_m": 0.08
-  },
-  "Purchase": {
-    "what": "",
-    "resale_minor": 0,
-    "ended": "kept"
-  },
+  "PressTest": {"pull_n": 50.0, "arm_m": 0.2, "base_m": 0.08},
+  "Purchase": {"what": "", "resale_minor": 0, "ended": "kept"},
   "ReachLimits": {
     "pitch_deg": 40.0,
     "lean_port_deg": 25.0,
@@ -2197,19 +920,9 @@ export const USUAL = {
     "twist_starboard_deg": 60.0,
     "hands": "both"
   },
-  "ReachTrial": {
-    "places": [],
-    "height_m": 0.43
-  },
-  "Recess": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "recess"
-  },
-  "Rod": {
-    "reel": "none"
-  },
+  "ReachTrial": {"places": [], "height_m": 0.43},
+  "Recess": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "recess"},
+  "Rod": {"reel": "none"},
   "RoofPlan": {
     "spacing_m": 0.9,
     "behind_m": 1.1,
@@ -2221,15 +934,8 @@ export const USUAL = {
     "over_roof_m": 0.1,
     "slides_on": "pad"
   },
-  "RoutePoint": {
-    "by": "clip"
-  },
-  "RudderMount": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "rudder"
-  },
+  "RoutePoint": {"by": "clip"},
+  "RudderMount": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "rudder"},
   "SafetyPlan": {
     "leashes": {},
     "hull_material": "polyethylene",
@@ -2243,21 +949,9 @@ export const USUAL = {
     "swell_m": 0.0,
     "own_list": []
   },
-  "Scupper": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "scupper"
-  },
-  "SeatPlace": {
-    "assumed": false
-  },
-  "SeatRail": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "seat rail"
-  },
+  "Scupper": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "scupper"},
+  "SeatPlace": {"assumed": false},
+  "SeatRail": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "seat rail"},
   "Setup": {
     "demands": {
       "side": "port",
@@ -2294,26 +988,15 @@ export const USUAL = {
       "banks": {},
       "start_h": 6.0,
       "phases": [
-        {
-          "hours": 0.5,
-          "name": "Way out"
-        },
-        {
-          "hours": 7.0,
-          "name": "Fishing"
-        },
-        {
-          "hours": 0.5,
-          "name": "Way home"
-        }
+        {"hours": 0.5, "name": "Way out"},
+        {"hours": 7.0, "name": "Fishing"},
+        {"hours": 0.5, "name": "Way home"}
       ],
       "duties": {},
       "moments": {},
       "charge": {},
       "moment_charge": 0.5,
-      "home": {
-        "hours": 0.5
-      },
+      "home": {"hours": 0.5},
       "chargers": {},
       "air_c": 20.0
     },
@@ -2385,23 +1068,11 @@ export const USUAL = {
         "gate_m": 0.5,
         "length_m": 1.7
       },
-      "trailer": {
-        "behind_m": 0.5,
-        "limit_kg": 150.0,
-        "spacing_m": 1.5
-      },
-      "rule": {
-        "flag_rear_m": 1.0,
-        "most_front_m": 0.9,
-        "most_rear_m": 1.5
-      },
+      "trailer": {"behind_m": 0.5, "limit_kg": 150.0, "spacing_m": 1.5},
+      "rule": {"flag_rear_m": 1.0, "most_front_m": 0.9, "most_rear_m": 1.5},
       "way": []
     },
-    "money": {
-      "currency": "",
-      "phases": {},
-      "until": {}
-    },
+    "money": {"currency": "", "phases": {}, "until": {}},
     "outing": {
       "start_h": 6.0,
       "step_min": 15.0,
@@ -2412,33 +1083,14 @@ export const USUAL = {
       "swaps": [],
       "away": {}
     },
-    "surf": {
-      "places": {},
-      "up": false
-    },
+    "surf": {"places": {}, "up": false},
     "posture": "sits"
   },
-  "SetupChange": {
-    "posture": "sits"
-  },
-  "Stretch": {
-    "ground": "grass",
-    "length_m": 40.0,
-    "slope_deg": 0.0,
-    "step_m": 0.0
-  },
-  "SurfPlan": {
-    "places": {},
-    "up": false
-  },
-  "TableImport": {
-    "take_good": false
-  },
-  "Tank": {
-    "kind": "tank",
-    "events": [],
-    "lid": false
-  },
+  "SetupChange": {"posture": "sits"},
+  "Stretch": {"ground": "grass", "length_m": 40.0, "slope_deg": 0.0, "step_m": 0.0},
+  "SurfPlan": {"places": {}, "up": false},
+  "TableImport": {"take_good": false},
+  "Tank": {"kind": "tank", "events": [], "lid": false},
   "TapeMeasures": {
     "stern_beam_m": 0.0,
     "assumed": {
@@ -2465,32 +1117,12 @@ export const USUAL = {
     "worn": false,
     "bought": true,
     "notes": "",
-    "fixing": {
-      "by": "loose",
-      "leashed": false
-    }
+    "fixing": {"by": "loose", "leashed": false}
   },
-  "TimedRun": {
-    "distance_m": 500.0,
-    "out_min": 7.0,
-    "back_min": 7.0,
-    "effort_w": 60.0
-  },
-  "Tow": {
-    "boat_kg": 130.0,
-    "line_m": 15.0
-  },
-  "Track": {
-    "length_m": 0.0,
-    "width_m": 0.0,
-    "lost_m3": 0.0,
-    "kind": "track"
-  },
-  "TrailerPlan": {
-    "spacing_m": 1.5,
-    "behind_m": 0.5,
-    "limit_kg": 150.0
-  },
+  "TimedRun": {"distance_m": 500.0, "out_min": 7.0, "back_min": 7.0, "effort_w": 60.0},
+  "Tow": {"boat_kg": 130.0, "line_m": 15.0},
+  "Track": {"length_m": 0.0, "width_m": 0.0, "lost_m3": 0.0, "kind": "track"},
+  "TrailerPlan": {"spacing_m": 1.5, "behind_m": 0.5, "limit_kg": 150.0},
   "Transducer": {
     "mount": "recess",
     "through": "water",
@@ -2498,42 +1130,15 @@ export const USUAL = {
     "side_beams": false,
     "reads_temperature": true
   },
-  "Trial": {
-    "places": []
-  },
-  "TrialPlaces": {
-    "places": []
-  },
-  "TripEntry": {
-    "where": "",
-    "water": "fresh",
-    "marks": {},
-    "packs": {},
-    "note": ""
-  },
-  "TripResult": {
-    "sure": false
-  },
-  "Trolley": {
-    "side": "starboard",
-    "over_m": 0.03
-  },
-  "TwoReadings": {
-    "rest_a": 0.0,
-    "volts_se": 0.0,
-    "amps_se": 0.0
-  },
-  "Used": {
-    "kind": "used",
-    "drink": true
-  },
-  "Wall": {
-    "edge": "clamped"
-  },
-  "Wet": {
-    "kind": "wet",
-    "kg": 0.8
-  }
+  "Trial": {"places": []},
+  "TrialPlaces": {"places": []},
+  "TripEntry": {"where": "", "water": "fresh", "marks": {}, "packs": {}, "note": ""},
+  "TripResult": {"sure": false},
+  "Trolley": {"side": "starboard", "over_m": 0.03},
+  "TwoReadings": {"rest_a": 0.0, "volts_se": 0.0, "amps_se": 0.0},
+  "Used": {"kind": "used", "drink": true},
+  "Wall": {"edge": "clamped"},
+  "Wet": {"kind": "wet", "kg": 0.8}
 } as const
 
 export const KINDS = [
@@ -2562,29 +1167,11 @@ export const KINDS = [
 ] as const
 
 export const ROWS = {
-  "fixing": {
-    "walls": "Wall",
-    "mounts": "Mount",
-    "fittings": "Mount",
-    "holes": "Hole",
-    "done": null
-  },
-  "glide": {
-    "up": null,
-    "lines": null
-  },
-  "haul": {
-    "off": null,
-    "minutes": null
-  },
-  "money": {
-    "phases": null,
-    "until": null
-  },
-  "outing": {
-    "stores": null,
-    "away": null
-  },
+  "fixing": {"walls": "Wall", "mounts": "Mount", "fittings": "Mount", "holes": "Hole", "done": null},
+  "glide": {"up": null, "lines": null},
+  "haul": {"off": null, "minutes": null},
+  "money": {"phases": null, "until": null},
+  "outing": {"stores": null, "away": null},
   "power": {
     "conductors": "Conductor",
     "banks": "Bank",
@@ -2593,10 +1180,6 @@ export const ROWS = {
     "charge": null,
     "chargers": "Charger"
   },
-  "safety": {
-    "leashes": "Leash"
-  },
-  "surf": {
-    "places": "Place"
-  }
+  "safety": {"leashes": "Leash"},
+  "surf": {"places": "Place"}
 } as const
