@@ -14,3 +14,9 @@ def ask(server: Server, path: str, method: str = "GET", body: Any = None) -> Any
     asked.add_header("Content-Type", "application/json")
     with urlopen(asked) as answer:
         return json.load(answer)
+
+
+def fetched(server: Server, path: str) -> tuple[str, bytes]:
+    """What kind of file stands at a path of the server, and what is in it."""
+    with urlopen(f"{server.url}{path}") as answer:
+        return answer.headers.get_content_type(), answer.read()

@@ -4,7 +4,7 @@ template, the plan ticked off."""
 import pytest
 from playwright.sync_api import Locator, Page, expect
 from tests.browser.arriving import saved
-from tests.browser.asking import ask
+from tests.browser.asking import ask, fetched
 from tests.servers import Server
 
 
@@ -110,10 +110,11 @@ def test_without_drilling_the_ways_out_are_followed(screen: Page, server: Server
 def test_a_template_is_printed_one_to_one(screen: Page, server: Server) -> None:
     set_mount(screen, "through bolt", "4")
     link = screen.get_by_test_id("template-pdf").get_attribute("href")
-    answer = screen.request.get(f"{server.url}{link}")
-    assert answer.headers["content-type"] == "application/pdf"
-    assert answer.body().startswith(b"%PDF")
-    assert b"Measure this square first" in answer.body()
+    assert link is not None
+    kind, template = fetched(server, link)
+    assert kind == "application/pdf"
+    assert template.startswith(b"%PDF")
+    assert b"Measure this square first" in template
 
 
 def test_the_plan_is_ticked_off_and_kept(screen: Page, server: Server) -> None:
@@ -128,4 +129,5 @@ def test_the_plan_is_ticked_off_and_kept(screen: Page, server: Server) -> None:
     expect(steps.locator("li", has=drill)).to_contain_text("done 20")
     expect(steps.locator("li").last).to_contain_text("Hose it down")
     pdf = screen.get_by_test_id("work-pdf").get_attribute("href")
-    assert screen.request.get(f"{server.url}{pdf}").body().startswith(b"%PDF")
+    assert pdf is not None
+    assert fetched(server, pdf)[1].startswith(b"%PDF")

@@ -6,6 +6,7 @@ from pathlib import Path
 
 import pytest
 from playwright.sync_api import Locator, Page, expect
+from tests.browser.asking import fetched
 from tests.servers import Server
 
 
@@ -192,9 +193,9 @@ def test_the_wall_sheet_is_a_pdf_and_the_deck_plan_an_svg(bench: Page, server: S
         ("sheet.pdf?units=imperial&paper=letter", "application/pdf", b"%PDF"),
         ("deck.svg", "image/svg+xml", b"<svg"),
     ):
-        answer = bench.request.get(f"{server.url}/api/v1/setups/1/{name}")
-        assert answer.headers["content-type"].startswith(kind)
-        assert answer.body().startswith(start)
+        told, content = fetched(server, f"/api/v1/setups/1/{name}")
+        assert told == kind
+        assert content.startswith(start)
 
 
 def test_gear_is_grouped_and_its_columns_are_chosen(bench: Page, server: Server) -> None:
