@@ -4,6 +4,7 @@ import json
 from pathlib import Path
 from typing import Any
 
-PATHS: dict[str, dict[str, Any]] = json.loads(
+DESCRIBED: dict[str, Any] = json.loads(
     (Path(__file__).parents[1] / "openapi.json").read_text(encoding="utf-8")
-)["paths"]
+)
+PATHS: dict[str, dict[str, Any]] = DESCRIBED["paths"]

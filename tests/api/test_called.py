@@ -4,8 +4,8 @@ from collections.abc import Iterator
 from typing import Any
 
 import pytest
+from tests.operations import DESCRIBED
 
-from neat_hull.api.app import create_api
 from neat_hull.api.called import called, names_of_fields
 
 # What the screens say of a question themselves, and nobody types.
@@ -16,9 +16,9 @@ OURS = {
 }  # fmt: skip
 
 
-def paths_asked(document: dict[str, Any]) -> Iterator[str]:
+def paths_asked() -> Iterator[str]:
     """Dotted paths of all fields of the bodies of all questions."""
-    kinds = document["components"]["schemas"]
+    kinds = DESCRIBED["components"]["schemas"]
 
     def walk(one: Any, at: tuple[str, ...], within: tuple[str, ...]) -> Iterator[str]:
         if isinstance(one, list):
@@ -35,17 +35,16 @@ def paths_asked(document: dict[str, Any]) -> Iterator[str]:
         for key in ("anyOf", "oneOf", "allOf", "items", "prefixItems", "additionalProperties"):
             yield from walk(one.get(key), at, within)
 
-    for methods in document["paths"].values():
+    for methods in DESCRIBED["paths"].values():
         for question in methods.values():
             for content in question.get("requestBody", {}).get("content", {}).values():
                 yield from walk(content["schema"], (), ())
 
 
 @pytest.fixture(scope="module")
-def paths(tmp_path_factory: pytest.TempPathFactory) -> list[str]:
+def paths() -> list[str]:
     """All of them, and what a change of a setup is refused by."""
-    document = create_api(tmp_path_factory.mktemp("called") / "boats.sqlite").openapi()
-    return sorted({*paths_asked(document), "place", "setup", "boat_name"})
+    return sorted({*paths_asked(), "place", "setup", "boat_name"})
 
 
 def test_every_field_has_a_name(paths: list[str]) -> None:

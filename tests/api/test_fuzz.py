@@ -10,7 +10,7 @@ from schemathesis import Case
 from schemathesis.checks import not_a_server_error
 from tests.examples import NIGHTLY
 from tests.filled import filled
-from tests.operations import PATHS
+from tests.operations import DESCRIBED, PATHS
 from tests.servers import loaded
 
 from neat_hull.api.app import create_api
@@ -40,8 +40,9 @@ def everything(tmp_path_factory: pytest.TempPathFactory) -> Any:
     """All operations of an application over a file with the demo."""
     data = filled(tmp_path_factory.mktemp("fuzzed") / "boats.sqlite")
     hosts = frozenset({"testserver", "localhost", "127.0.0.1"})
-    app = front(loaded(create_api(data)), hosts=hosts)
-    return schemathesis.openapi.from_asgi("/api/openapi.json", app)
+    described = schemathesis.openapi.from_dict(DESCRIBED)
+    described.app = front(loaded(create_api(data)), hosts=hosts)
+    return described
 
 
 def asked(mine: list[tuple[str, str]], often: settings) -> Callable[..., None]:

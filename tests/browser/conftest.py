@@ -74,7 +74,9 @@ class Window:
         context.set_offline(False)
         page.unroute_all(behavior="ignoreErrors")
         context.unroute_all(behavior="ignoreErrors")
-        page.goto("about:blank")  # before the rest, which would have the screen drawn once more
+        # Before the rest, and before the way there, each of which would draw the screen once more.
+        page.evaluate("document.open()")
+        page.goto("about:blank")
         page.emulate_media(media="null", color_scheme="light", reduced_motion="reduce")
         page.set_viewport_size(self._args["viewport"])
         context.clear_cookies()

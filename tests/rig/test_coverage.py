@@ -22,15 +22,18 @@ def found() -> dict[str, list[Errors]]:
     return found
 
 
-@pytest.mark.parametrize("knows", ["tape", "low beams", "half a tape", "label"])
-@pytest.mark.parametrize("figure", ["carried", "draft", "trim", "list", "gm", "margin"])
-def test_the_true_figure_lies_in_its_band(
-    found: dict[str, list[Errors]], knows: str, figure: str
-) -> None:
+# In one test: each worker that had some of them would simulate all owners.
+def test_the_true_figure_lies_in_its_band(found: dict[str, list[Errors]]) -> None:
     """Meant for 95 of 100; of twenty, fewer than four fifths would be chance once in a thousand."""
-    pairs = [errors[figure] for errors in found[knows] if figure in errors]
-    assert len(pairs) > OWNERS / 2
-    assert np.mean([abs(error) <= band for error, band in pairs]) >= 0.8
+    misses = []
+    for knows in ("tape", "low beams", "half a tape", "label"):
+        for figure in ("carried", "draft", "trim", "list", "gm", "margin"):
+            pairs = [errors[figure] for errors in found[knows] if figure in errors]
+            assert len(pairs) > OWNERS / 2, (knows, figure)
+            within = np.mean([abs(error) <= band for error, band in pairs])
+            if within < 0.8:
+                misses.append((knows, figure, within))
+    assert misses == []
 
 
 def test_the_breadths_low_down_tell_gm_several_times_better(found: dict[str, list[Errors]]) -> None:

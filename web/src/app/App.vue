@@ -71,7 +71,7 @@ const saved = computed(() => {
   <div class="frame">
     <header>
       <b class="brand">Neat Hull</b>
-      <el-dropdown v-if="store.kept" trigger="click" @command="choose">
+      <el-dropdown v-if="store.kept" trigger="click" :persistent="false" @command="choose">
         <button type="button" class="setup" data-testid="setup">
           {{ store.kept.setup.name }} · <b>{{ store.kept.setup.boat.name }}</b>
           <span aria-hidden="true">▾</span>

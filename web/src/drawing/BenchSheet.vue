@@ -188,7 +188,9 @@ defineExpose({ toBoat, follow, focusThing, svg, percent, closer, farther, full, 
 
 <template>
   <div ref="frame" class="frame">
+    <!-- Not before there is a size to draw it at: it would be drawn twice. -->
     <svg
+      v-if="width > 0"
       ref="svg"
       :width="sheet.width"
       :height="sheet.height"

@@ -89,6 +89,7 @@ const names = computed(() =>
 <template>
   <div ref="frame">
     <svg
+      v-if="width > 0"
       :width="width"
       :height="height"
       role="img"

@@ -78,7 +78,13 @@ const markText = computed(() => {
 
 <template>
   <div ref="frame" class="frame" inert>
-    <svg :width="sheet.width" :height="sheet.sideBottom" role="img" aria-label="The boat so far">
+    <svg
+      v-if="size > 0"
+      :width="sheet.width"
+      :height="sheet.sideBottom"
+      role="img"
+      aria-label="The boat so far"
+    >
       <HullSide
         :sheet="sheet"
         :drawing="started.drawing"

@@ -124,7 +124,7 @@ const SCHOOL = {
           <h2 class="next">
             Against the weight carried; today {{ show(sheet.by_load.today_kg, 'mass', look.units) }}
           </h2>
-          <div class="loads card">
+          <div v-if="width > 0" class="loads card">
             <LoadChart
               v-for="[name, values] in [
                 ['Draft', sheet.by_load.draft_m],

@@ -222,6 +222,7 @@ function back(): void {
     <section aria-label="The angler in the boat">
       <div ref="frame" class="sheet">
         <svg
+          v-if="width > 0"
           ref="svg"
           :width="sheet.width"
           :height="sheet.sideBottom"

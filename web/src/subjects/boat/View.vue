@@ -147,7 +147,7 @@ function back(): void {
     <section class="lines" aria-label="Lines of the boat">
       <div ref="frame" class="sheet">
         <svg
-          v-if="shownBoat"
+          v-if="shownBoat && width > 0"
           :width="sheet.width"
           :height="sheet.stripTop"
           role="img"

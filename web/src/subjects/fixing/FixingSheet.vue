@@ -80,6 +80,7 @@ const spots = computed(() => {
 <template>
   <div ref="frame" class="sheet">
     <svg
+      v-if="width > 0"
       :width="sheet.width"
       :height="sheet.planBottom + 10"
       role="group"

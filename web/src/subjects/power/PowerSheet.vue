@@ -117,6 +117,7 @@ function nudge(event: KeyboardEvent, key: number, at: number, view: 'plan' | 'si
 <template>
   <div ref="frame" class="sheet">
     <svg
+      v-if="width > 0"
       ref="svg"
       :width="sheet.width"
       :height="high"

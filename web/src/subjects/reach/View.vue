@@ -181,6 +181,7 @@ const label = (id: number): string => {
       <p v-if="trouble" class="stop" role="alert">{{ trouble }}</p>
       <div ref="frame" class="sheet">
         <svg
+          v-if="width > 0"
           :width="sheet.width"
           :height="sheet.sideBottom"
           role="group"
