@@ -8,12 +8,12 @@ from neat_hull.editing.steps import require_named
 from neat_hull.files.catalog import kit
 from neat_hull.model.base import Answer
 from neat_hull.model.drawing import Drawing
-from neat_hull.model.figures import Figures
+from neat_hull.model.figures import QuickFigures
 from neat_hull.model.kit import KitItem
 from neat_hull.model.setup import Setup
 from neat_hull.store.connect import transaction
 from neat_hull.store.setups import add_setup
-from neat_hull.whole.evaluate import evaluated, live, require_afloat
+from neat_hull.whole.evaluate import evaluated, quick, require_afloat
 
 router = routes("starting")
 
@@ -22,7 +22,7 @@ class Started(Answer):
     """A setup as it would be, with its figures and its drawing; nothing is kept of it."""
 
     setup: Setup
-    figures: Figures
+    figures: QuickFigures
     drawing: Drawing
 
 
@@ -43,7 +43,7 @@ def preview_start(body: FirstMeasures) -> Started:
     """What such a boat comes to so far: what is not measured typical, and marked assumed."""
     setup = starting_setup(body, kit())
     require_named(setup)
-    return Started(setup=setup, figures=live(evaluated(setup), judged=False), drawing=draw(setup))
+    return Started(setup=setup, figures=quick(evaluated(setup)), drawing=draw(setup))
 
 
 @router.post("/start/demo")

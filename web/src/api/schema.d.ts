@@ -9779,7 +9779,7 @@ export interface components {
          */
         Started: {
             drawing: components["schemas"]["Drawing"];
-            figures: components["schemas"]["Figures"];
+            figures: components["schemas"]["QuickFigures"];
             setup: components["schemas"]["Setup"];
         };
         /**

@@ -3,7 +3,7 @@
  * core; what is in hand is drawn where it is held, and takes along what it holds, until the
  * answer comes.
  */
-import type { Aboard, Figures, Place } from '@/api/client'
+import type { Aboard, Place, QuickFigures } from '@/api/client'
 import type { Spot } from './sheet'
 
 /** In boat coordinates; a box by the middle of its base, a rod by its butt. */
@@ -41,7 +41,7 @@ export interface InHand {
 }
 
 /** What the core answered about each thing aboard. */
-export const rowsById = (figures: Figures | null | undefined): Map<number, Aboard> =>
+export const rowsById = (figures: QuickFigures | null | undefined): Map<number, Aboard> =>
   new Map(figures?.aboard.map((row) => [row.thing_id, row]))
 
 /** Those that ride on none of the others: what rides along goes by itself. */

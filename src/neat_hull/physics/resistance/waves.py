@@ -7,6 +7,7 @@ resistance that is measured.
 """
 
 from dataclasses import dataclass
+from functools import cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -44,13 +45,20 @@ class Quadrature:
         ends = np.unique(
             np.concatenate((np.arccosh(np.linspace(1.0, most, panels + 1)), np.linspace(0, 1, 9)))
         )
-        at, w = np.polynomial.legendre.leggauss(self.points)
+        at, w = _gauss(self.points)
         half, middle = np.diff(ends) / 2, (ends[1:] + ends[:-1]) / 2
         t = (middle[:, None] + half[:, None] * at).ravel()
         return np.cosh(t), (half[:, None] * w).ravel()
 
 
 CONVERGED = Quadrature(12.0, 6.0, 8)
+
+
+@cache
+def _gauss(points: int) -> tuple[Array, Array]:
+    """Gauss points and weights on −1 to 1: to find them takes longer than to use them."""
+    at, weight = np.polynomial.legendre.leggauss(points)
+    return at, weight
 
 
 def wave_n(body: WetBody, speed_m_s: float, density_kg_m3: float) -> float:
