@@ -57,7 +57,7 @@ class Suggestion(Answer):
 class Advice(Answer):
     """The best moves for one finding, or for the whole boat: the best first.
 
-    looked_at moves were ranked, evaluated of them tried in full.
+    looked_at moves were ranked, evaluated of them tried: those that help, in full.
     """
 
     finding: str | None

@@ -36,12 +36,13 @@ class Found:
     caution: str = ""
 
 
-Check = Callable[[Evaluated], Iterable[Found]]
+Check = Callable[[Evaluated], tuple[Found, ...]]
 
 
 @dataclass(frozen=True)
 class Rule:
-    """A rule: its code, which stored keys hang on, its topic, what it is about, and the check.
+    """A rule: its code, which stored keys hang on, its topic, what it is about, and the check, a
+    figure like any other: asked for by `once`.
 
     many are words for several of its findings, where these have one cause: {} is how many. under is
     the code of a rule that its findings follow from: where that finds something, they stand there.
@@ -55,11 +56,16 @@ class Rule:
     under: str = ""
 
 
-def rule(code: str, topic: str, many: str = "", under: str = "") -> Callable[[Check], Rule]:
+def rule(
+    code: str, topic: str, many: str = "", under: str = ""
+) -> Callable[[Callable[[Evaluated], Iterable[Found]]], Rule]:
     """Make a check of an evaluated setup a rule; its docstring says what it is about and why."""
 
-    def named(check: Check) -> Rule:
-        return Rule(code, topic, " ".join((check.__doc__ or "").split()), check, many, under)
+    def named(finds: Callable[[Evaluated], Iterable[Found]]) -> Rule:
+        def check(ev: Evaluated) -> tuple[Found, ...]:
+            return tuple(finds(ev))
+
+        return Rule(code, topic, " ".join((finds.__doc__ or "").split()), check, many, under)
 
     return named
 

@@ -1,5 +1,6 @@
 """The judgement of a setup by the rules of all subjects."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 from neat_hull.model.base import Point
@@ -35,6 +36,22 @@ def judge(ev: Evaluated) -> list[Finding]:
     )
 
 
+def judged_again(ev: Evaluated, code: str, key: str) -> Found | None:
+    """What the rule of that code finds under that key; no other rule is asked."""
+    rule = next(one for _, one in registry.rules() if one.code == code)
+    return next((one for one in ev.once(rule.check) if _key(rule, one) == key), None)
+
+
+def finds_more(ev: Evaluated, ranks: Mapping[str, int], rank: int) -> bool:
+    """Whether anything is found at least that grave that was milder by `ranks` (key), or was not
+    there: asked rule by rule, and no further than the first such."""
+    return any(
+        RANK[one.verdict] >= rank and RANK[one.verdict] > ranks.get(_key(rule, one), 0)
+        for _, rule in registry.rules()
+        for one in ev.once(rule.check)
+    )
+
+
 def _judged(ev: Evaluated) -> list[_Judged]:
     """Every finding; what comes to the same as before is the one from before."""
     told = [] if ev.before is None else ev.before.once(_judged)
@@ -43,7 +60,7 @@ def _judged(ev: Evaluated) -> list[_Judged]:
     stood = _told_again(ev, told)
     judged = []
     for _, rule in registry.rules():
-        for one in rule.check(ev):
+        for one in ev.once(rule.check):
             if id(one) in stood:
                 judged.append(stood[id(one)])
                 continue

@@ -59,7 +59,7 @@ def asked(ev: Evaluated) -> dict[Serves, Verdict]:
         service = SERVICES.get(rule.code)
         if service is None:
             continue
-        for one in rule.check(bare):
+        for one in bare.once(rule.check):
             # A temperature that nobody knows is no lack of clothing.
             if service == "warm clothing" and ev.setup.water_temp_c is None:
                 continue

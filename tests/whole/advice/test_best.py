@@ -41,6 +41,7 @@ from neat_hull.whole.advice.ranking import Options, badness
 from neat_hull.whole.arrange import arrangements
 from neat_hull.whole.candidates import movable
 from neat_hull.whole.evaluate import evaluate, evaluated
+from neat_hull.whole.judge import finds_more, judged_again
 
 
 def done(setup: Setup, one: Suggestion) -> Setup:
@@ -104,6 +105,21 @@ def test_the_top_suggestion_for_a_random_fault_helps_and_adds_no_stop(start: int
         placing = rig(done(setup, suggestions[0])).placing
         for one in suggestions[0].places:
             assert one.place is None or goes(placing, one.thing_id, one.place), (seed, target.key)
+
+
+@pytest.mark.parametrize("seed", range(40 if NIGHTLY else 4))
+def test_what_is_asked_of_single_rules_is_what_the_judge_says_of_all(seed: int) -> None:
+    before, after = evaluate(faulty(seed)).findings, evaluate(faulty(seed + 1)).findings
+    ranks = {one.key: RANK[one.verdict] for one in before}
+    _, new = changed(before, after)
+    for rank in RANK.values():
+        more = any(RANK[one.verdict] >= rank for one in new)
+        assert finds_more(evaluated(faulty(seed + 1)), ranks, rank) == more, rank
+    left = {one.key: (one.verdict, one.badness) for one in after}
+    for one in before:
+        again = judged_again(evaluated(faulty(seed + 1)), one.code, one.key)
+        told = None if again is None else (again.verdict, again.badness)
+        assert told == left.get(one.key), one.key
 
 
 def single_cures(setup: Setup, target: Finding) -> list[Move]:

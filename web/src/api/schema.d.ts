@@ -2250,7 +2250,7 @@ export interface components {
          * Advice
          * @description The best moves for one finding, or for the whole boat: the best first.
          *
-         *     looked_at moves were ranked, evaluated of them tried in full.
+         *     looked_at moves were ranked, evaluated of them tried: those that help, in full.
          */
         Advice: {
             /** Evaluated */

@@ -1,7 +1,9 @@
-"""The best moves for a finding or for the whole boat: ranked, then evaluated in full."""
+"""The best moves for a finding or for the whole boat: ranked, tried, and those that help evaluated
+in full."""
 
 from collections import Counter
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
+from dataclasses import dataclass
 from itertools import zip_longest
 from operator import itemgetter
 
@@ -15,14 +17,16 @@ from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, WEIGHT
+from neat_hull.rig.rules import Found
 from neat_hull.rig.subject import Tries
 from neat_hull.whole.advice.moves import Move, tries_for, works_for
 from neat_hull.whole.advice.ranking import Options, Ranked, badness
 from neat_hull.whole.evaluate import evaluated, live
+from neat_hull.whole.judge import finds_more, judged_again
 
-_FULL = 6  # moves evaluated in full for one finding, and on to _MOST until one clears it
+_FEW = 6  # moves tried for one finding, and on to _MOST until one clears it
 _MOST = 24
-_FULL_WHOLE, _MOST_WHOLE = 12, 150
+_FEW_WHOLE, _MOST_WHOLE = 12, 150
 _AT_ONCE = 5  # findings whose moves are tried side by side
 _SHOWN = 3
 _ALIKE = _AGAIN = WEIGHT["watch"] / 2
@@ -35,7 +39,7 @@ def advise(setup: Setup, key: str | None = None, beside: Beside = ALONE) -> Advi
 
     None of them adds a finding as bad as the one it clears. Raises InputError for an unknown key.
     """
-    search = _Search(evaluated(setup, beside))
+    search = _Search(_boat(setup, beside))
     if key is None:
         search.for_the_whole_boat()
     else:
@@ -53,12 +57,35 @@ def advising(setup: Setup, key: str | None = None, beside: Beside = ALONE) -> It
     yield advise(setup, key, beside)
 
 
-class _Search:
-    """Moves of one boat, evaluated in full until enough of them help."""
+@dataclass(frozen=True)
+class _Boat:
+    """A boat as it is, and what could be done aboard."""
 
-    def __init__(self, now: Evaluated) -> None:
-        self.now, self.before = now, live(now)
-        self.options = Options(now)
+    now: Evaluated
+    before: Figures
+    options: Options
+
+
+_LATEST: list[_Boat] = []
+
+
+def _boat(setup: Setup, beside: Beside) -> _Boat:
+    """The one asked about before, or one like it worked out from there: people ask about one
+    finding after the other, and about the same boat with one thing moved."""
+    last = next(iter(_LATEST), None)
+    if last is not None and last.now.setup == setup and last.now.beside == beside:
+        return last
+    now = evaluated(setup, beside, None if last is None else last.now)
+    boat = _Boat(now, live(now), Options(now))
+    _LATEST[:] = [boat]
+    return boat
+
+
+class _Search:
+    """Moves of one boat, tried until enough of them help."""
+
+    def __init__(self, boat: _Boat) -> None:
+        self.now, self.before, self.options = boat.now, boat.before, boat.options
         self.works: list[Move] = []
         self.looked_at: set[int] = set()  # by the identity of the move, which the options keep
         self.evaluated: dict[int, Figures | None] = {}
@@ -71,7 +98,7 @@ class _Search:
             raise InputError("finding", key, "this finding is gone now")
         aim = tries_for(self.now, target)
         for count, row in enumerate(_ideas_first(self._ranked(target, aim))):
-            if count >= _MOST or (count >= _FULL and any(one.clears for _, one in self.found)):
+            if count >= _MOST or (count >= _FEW and any(one.clears for _, one in self.found)):
                 return
             self._try(row, target)
 
@@ -88,7 +115,7 @@ class _Search:
             start = len(self.evaluated)
             for row in _in_turn(rows):
                 tried = len(self.evaluated)
-                if tried >= _MOST_WHOLE or (tried - start >= _FULL_WHOLE and self.found):
+                if tried >= _MOST_WHOLE or (tried - start >= _FEW_WHOLE and self.found):
                     break
                 self._try(row, None)
             if self.found or len(self.evaluated) >= _MOST_WHOLE:
@@ -102,10 +129,22 @@ class _Search:
         self.looked_at |= {id(row.move) for row in rows}
         return rows
 
+    def _worth(self, target: Finding | None) -> Callable[[Evaluated], bool]:
+        """Whether a move may help, by the few rules that tell: the target's own before all else."""
+        ranks = {one.key: RANK[one.verdict] for one in self.before.findings}
+
+        def worth(ev: Evaluated) -> bool:
+            below = max(ranks.values(), default=0)
+            if target is not None:
+                below = _below(target, judged_again(ev, target.code, target.key))
+            return below > 0 and not finds_more(ev, ranks, below)
+
+        return worth
+
     def _try(self, row: Ranked, target: Finding | None) -> None:
         if id(row.move) in self.evaluated:
             return
-        figures = self.evaluated[id(row.move)] = proved(self.now, row.move)
+        figures = self.evaluated[id(row.move)] = proved(self.now, row.move, self._worth(target))
         one = None if figures is None else _suggestion(self.before, row.move, target, figures)
         if one is not None:
             # what comes to the same within half a watch goes by how small a move it is
@@ -141,12 +180,16 @@ def _in_turn(rows: Sequence[Sequence[Ranked]]) -> Iterator[Ranked]:
         yield from (one for one in several if one is not None)
 
 
-def proved(now: Evaluated, move: Move) -> Figures | None:
-    """The figures with a move done; None where it cannot be."""
+def proved(
+    now: Evaluated, move: Move, worth: Callable[[Evaluated], bool] = lambda _: True
+) -> Figures | None:
+    """The figures with a move done; None where it cannot be, or is not worth to be looked at
+    further."""
     tried = move.on(now.setup)
     try:
         require_nested(tried)
-        return live(evaluated(tried, now.beside, now))
+        ev = evaluated(tried, now.beside, now)
+        return live(ev) if worth(ev) else None
     except NeatHullError:
         return None
 
@@ -156,17 +199,16 @@ def _suggestion(
 ) -> tuple[tuple[bool, float], Suggestion] | None:
     """A move with the figures it comes to, and its rank; None where it does not help, or harms."""
     gone, new = changed(before.findings, figures.findings)
-    worst = max((RANK[one.verdict] for one in new), default=0)
-    left = None
-    if target is not None:
-        left = next((one for one in figures.findings if one.key == target.key), None)
-        if not _helps(target, left, worst):
-            return None
     total = badness(figures.findings)
     if total >= badness(before.findings):
         return None
-    if target is None and worst >= max((RANK[one.verdict] for one in gone), default=0):
-        return None
+    if target is None:
+        left = None
+        worst = max((RANK[one.verdict] for one in new), default=0)
+        if worst >= max((RANK[one.verdict] for one in gone), default=0):
+            return None
+    else:
+        left = next((one for one in figures.findings if one.key == target.key), None)
     suggestion = Suggestion(
         kind=move.kind,
         words=move.words,
@@ -183,16 +225,17 @@ def _suggestion(
     return (left is not None, total), suggestion
 
 
-def _helps(target: Finding, left: Finding | None, worst: int) -> bool:
-    """Whether a move that leaves that of a finding, and adds others as bad as `worst`, is worth it.
+def _below(target: Finding, left: Found | None) -> int:
+    """The rank that all which a move adds has to stay below, where it leaves that of a finding; 0
+    where it does not help.
 
     What ends a finding, or makes it milder, may add milder ones; what only eases it adds a watch at
     the most.
     """
     if left is None or RANK[left.verdict] < RANK[target.verdict]:
-        return worst < RANK[target.verdict]
+        return RANK[target.verdict]
     eased = left.verdict == target.verdict and left.badness < target.badness * (1 - _LOWER)
-    return eased and worst < min(RANK[target.verdict], RANK["fix"])
+    return min(RANK[target.verdict], RANK["fix"]) if eased else 0
 
 
 def _unlike(rows: list[Suggestion]) -> list[Suggestion]:
