@@ -11,7 +11,8 @@ from neat_hull.model.findings import Finding
 from neat_hull.model.judging import Judging, LimitKey, MovedLimit
 from neat_hull.model.place import Place
 from neat_hull.model.setup import Setup
-from neat_hull.whole.evaluate import evaluate
+from neat_hull.whole.evaluate import evaluated
+from neat_hull.whole.judge import judged_by
 
 FULL, CLEAN = demo_setups()[:2]
 (
@@ -79,8 +80,8 @@ def limit(setup: Setup, key: LimitKey, fine: float, watch: float | None = None) 
 
 
 def found(setup: Setup, code: str) -> list[Finding]:
-    """Findings of one rule."""
-    return [one for one in evaluate(setup).findings if one.code == code]
+    """Findings of one rule, asked alone: it takes less than half as long as to ask all."""
+    return judged_by(evaluated(setup), code)
 
 
 @dataclass(frozen=True)

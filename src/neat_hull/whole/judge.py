@@ -29,17 +29,20 @@ class _Judged:
 
 def judge(ev: Evaluated) -> list[Finding]:
     """All findings, the worst first; what is accepted comes last."""
-    findings = [one.finding for one in ev.once(_judged)]
-    return sorted(
-        findings,
-        key=lambda one: (one.accepted is not None, -RANK[one.verdict], one.topic, one.key),
-    )
+    return sorted((one.finding for one in ev.once(_judged)), key=_gravity)
 
 
-def judged_again(ev: Evaluated, code: str, key: str) -> Found | None:
-    """What the rule of that code finds under that key; no other rule is asked."""
+def judged_by(ev: Evaluated, code: str) -> list[Finding]:
+    """Those of one rule, in the same order; no other is asked."""
     rule = next(one for _, one in registry.rules() if one.code == code)
-    return next((one for one in ev.once(rule.check) if _key(rule, one) == key), None)
+    accepted = {one.key: one for one in ev.setup.judging.accepted}
+    found = [(_key(rule, one), one) for one in ev.once(rule.check)]
+    told = [_finding(rule, key, one, *_place(ev, one), accepted.get(key)) for key, one in found]
+    return sorted(told, key=_gravity)
+
+
+def _gravity(one: Finding) -> tuple[bool, int, str, str]:
+    return one.accepted is not None, -RANK[one.verdict], one.topic, one.key
 
 
 def finds_more(ev: Evaluated, ranks: Mapping[str, int], rank: int) -> bool:

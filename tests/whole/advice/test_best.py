@@ -41,7 +41,8 @@ from neat_hull.whole.advice.ranking import Options, badness
 from neat_hull.whole.arrange import arrangements
 from neat_hull.whole.candidates import movable
 from neat_hull.whole.evaluate import evaluate, evaluated
-from neat_hull.whole.judge import finds_more, judged_again
+from neat_hull.whole.judge import finds_more, judged_by
+from neat_hull.whole.registry import rules
 
 
 def done(setup: Setup, one: Suggestion) -> Setup:
@@ -115,11 +116,9 @@ def test_what_is_asked_of_single_rules_is_what_the_judge_says_of_all(seed: int) 
     for rank in RANK.values():
         more = any(RANK[one.verdict] >= rank for one in new)
         assert finds_more(evaluated(faulty(seed + 1)), ranks, rank) == more, rank
-    left = {one.key: (one.verdict, one.badness) for one in after}
-    for one in before:
-        again = judged_again(evaluated(faulty(seed + 1)), one.code, one.key)
-        told = None if again is None else (again.verdict, again.badness)
-        assert told == left.get(one.key), one.key
+    for _, rule in rules():
+        of_it = [one for one in after if one.code == rule.code]
+        assert judged_by(evaluated(faulty(seed + 1)), rule.code) == of_it
 
 
 def single_cures(setup: Setup, target: Finding) -> list[Move]:

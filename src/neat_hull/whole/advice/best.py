@@ -17,12 +17,11 @@ from neat_hull.model.setup import Setup
 from neat_hull.rig.beside import ALONE, Beside
 from neat_hull.rig.evaluated import Evaluated
 from neat_hull.rig.limits import RANK, WEIGHT
-from neat_hull.rig.rules import Found
 from neat_hull.rig.subject import Tries
 from neat_hull.whole.advice.moves import Move, tries_for, works_for
 from neat_hull.whole.advice.ranking import Options, Ranked, badness
 from neat_hull.whole.evaluate import evaluated, live
-from neat_hull.whole.judge import finds_more, judged_again
+from neat_hull.whole.judge import finds_more, judged_by
 
 _FEW = 6  # moves tried for one finding, and on to _MOST until one clears it
 _MOST = 24
@@ -136,7 +135,7 @@ class _Search:
         def worth(ev: Evaluated) -> bool:
             below = max(ranks.values(), default=0)
             if target is not None:
-                below = _below(target, judged_again(ev, target.code, target.key))
+                below = _below(target, _still(ev, target))
             return below > 0 and not finds_more(ev, ranks, below)
 
         return worth
@@ -225,7 +224,12 @@ def _suggestion(
     return (left is not None, total), suggestion
 
 
-def _below(target: Finding, left: Found | None) -> int:
+def _still(ev: Evaluated, target: Finding) -> Finding | None:
+    """What is left of a finding, by its own rule."""
+    return next((one for one in judged_by(ev, target.code) if one.key == target.key), None)
+
+
+def _below(target: Finding, left: Finding | None) -> int:
     """The rank that all which a move adds has to stay below, where it leaves that of a finding; 0
     where it does not help.
 
