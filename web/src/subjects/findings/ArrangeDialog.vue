@@ -41,8 +41,7 @@ async function run(): Promise<void> {
     const path = `/api/v1/setups/${setup_id}/arrange?name=${name}`
     await askRounds<ArrangeProgress>(path, signal, (round) => (progress.value = round))
   } catch (error) {
-    if (!signal.aborted)
-      trouble.value = error instanceof Error ? error.message : 'The server cannot be reached.'
+    trouble.value = error instanceof Error ? error.message : 'The server cannot be reached.'
   } finally {
     if (asking === signal) stop()
   }
