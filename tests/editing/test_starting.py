@@ -2,6 +2,7 @@
 
 from itertools import combinations
 
+import numpy as np
 import pytest
 
 from neat_hull.editing.starting import FirstMeasures, starting_setup
@@ -38,6 +39,24 @@ def test_what_the_label_does_not_say_is_typical_and_marked() -> None:
     assert setup.seat.assumed
     assert setup.boat.hull_evidence == setup.angler.evidence == "guess"
     assert wide(LABEL).hull == "typical"
+
+
+@pytest.mark.parametrize("sit_in", [False, True])
+@pytest.mark.parametrize(
+    ("length_m", "beam_m"), [(3.0, 0.78), (3.6, 0.84), (3.3, 1.0), (4.8, 0.66)]
+)
+def test_typical_wells_leave_a_rim_of_the_boat_about_them(
+    length_m: float, beam_m: float, sit_in: bool
+) -> None:
+    first = LABEL.model_copy(update={"length_m": length_m, "beam_m": beam_m, "sit_in": sit_in})
+    setup = starting_setup(first)
+    sheer = rig(setup).floating.hull.sheer_points_m
+    x_m, half_m = sheer[sheer[:, 1] > 0][:, :2].T
+    assert setup.boat.wells
+    for well in setup.boat.wells:
+        for end_m in (well.x_aft_m, well.x_fwd_m):
+            beside_m = np.interp(end_m, np.sort(x_m), half_m[np.argsort(x_m)])
+            assert beside_m - well.half_breadth_m > 0.015, well.name
 
 
 def test_each_measure_taken_narrows_the_bands_and_is_no_longer_typical() -> None:

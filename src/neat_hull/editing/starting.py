@@ -132,8 +132,9 @@ def _wells(
         return [cockpit.model_copy(update={"scuppers": "plugged"})]
     return [
         _well("cockpit", 0.32 * length_m, 0.715 * length_m, 0.31 * beam_m, floor_m, depth_m),
+        # As far aft and as wide as leaves a rim about it: there the sides draw in.
         _well(
-            "tank well", 0.09 * length_m, 0.29 * length_m, 0.29 * beam_m, floor_m + 0.02, depth_m
+            "tank well", 0.115 * length_m, 0.29 * length_m, 0.25 * beam_m, floor_m + 0.02, depth_m
         ),
     ]
 

@@ -93,7 +93,7 @@ defineExpose({ go })
           />
         </template>
       </div>
-      <p class="soft">
+      <p class="soft rest">
         All else is taken as typical of such boats until you measure it, and the ± says so.
       </p>
     </template>
@@ -188,6 +188,9 @@ h2 {
 .soft {
   margin: 0 0 8px;
   color: var(--soft);
+}
+.rest {
+  margin-top: 10px;
 }
 .take {
   display: flex;

@@ -13,8 +13,9 @@ const props = defineProps<{
   units: Units
   width: number
   left: number
+  right: number
 }>()
-const [HIGH, TOP, GAP, RIGHT] = [66, 16, 12, 12]
+const [HIGH, TOP, GAP] = [66, 16, 12]
 const INKS = [
   'var(--pick)',
   'var(--fix-mark)',
@@ -28,7 +29,7 @@ const x = computed(() =>
   onto(
     { low: props.day.figures.start_h, high: props.day.figures.end_h, ticks: [] },
     props.left,
-    props.width - RIGHT,
+    props.width - props.right,
   ),
 )
 interface Line {
@@ -123,11 +124,11 @@ const height = computed(() => panels.value.length * (HIGH + TOP + GAP))
     data-testid="day-charts"
   >
     <g v-for="panel in drawn" :key="panel.title">
-      <text class="name" :x="left" :y="panel.top - 4">
+      <text class="name" :x="left + 6" :y="panel.top - 4">
         {{ panel.title }}, {{ unitOf(panel.kind, units) }}
       </text>
       <g v-for="one in panel.ticks" :key="one.value">
-        <line class="grid" :x1="left" :x2="width - RIGHT" :y1="one.y" :y2="one.y" />
+        <line class="grid" :x1="left" :x2="width - right" :y1="one.y" :y2="one.y" />
         <text class="tick end" :x="left - 4" :y="one.y + 3">
           {{ number(one.value, panel.kind, units, panel.digits) }}
         </text>
@@ -137,7 +138,7 @@ const height = computed(() => panels.value.length * (HIGH + TOP + GAP))
         <text
           v-if="line.last && line.name"
           class="name end label"
-          :x="width - RIGHT"
+          :x="width - right"
           :y="line.last[1] - 4"
           :style="{ fill: line.ink }"
         >

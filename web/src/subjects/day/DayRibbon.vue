@@ -5,13 +5,23 @@ import type { FullDay } from '@/api/client'
 import { clock } from '@/kit/clock'
 import { axis, onto } from '@/kit/scale'
 
-const props = defineProps<{ day: FullDay; hour: number; width: number; left: number }>()
+const props = defineProps<{
+  day: FullDay
+  hour: number
+  width: number
+  left: number
+  right: number
+}>()
 const emit = defineEmits<{ hour: [hour: number] }>()
-const [TOP, BAR, HEIGHT, RIGHT] = [22, 24, 66, 12]
+const [TOP, BAR, HEIGHT] = [22, 24, 66]
 
 const range = computed(() => [props.day.figures.start_h, props.day.figures.end_h] as const)
 const x = computed(() =>
-  onto({ low: range.value[0], high: range.value[1], ticks: [] }, props.left, props.width - RIGHT),
+  onto(
+    { low: range.value[0], high: range.value[1], ticks: [] },
+    props.left,
+    props.width - props.right,
+  ),
 )
 const ticks = computed(() =>
   axis(...range.value, 8).ticks.filter((h) => h >= range.value[0] && h <= range.value[1]),
@@ -33,7 +43,7 @@ const held = (hour: number) => Math.min(range.value[1], Math.max(range.value[0],
 function point(event: PointerEvent): void {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
   const share =
-    (event.clientX - box.left - props.left) / Math.max(1, props.width - RIGHT - props.left)
+    (event.clientX - box.left - props.left) / Math.max(1, props.width - props.right - props.left)
   emit('hour', held(range.value[0] + share * (range.value[1] - range.value[0])))
 }
 function grab(event: PointerEvent): void {
@@ -111,8 +121,8 @@ function press(event: KeyboardEvent): void {
         worst at {{ clock(worst.h) }}
       </text>
     </g>
-    <line class="now" :x1="x(hour)" :x2="x(hour)" :y1="TOP - 4" :y2="HEIGHT - 2" />
-    <circle class="knob" :cx="x(hour)" :cy="TOP + BAR / 2" r="7" />
+    <line class="now" :x1="x(hour)" :x2="x(hour)" :y1="TOP - 4" :y2="TOP + BAR" />
+    <circle class="knob" :cx="x(hour)" :cy="TOP + BAR" r="6" />
   </svg>
 </template>
 

@@ -23,6 +23,7 @@ import PhasesForm from './PhasesForm.vue'
 import StoresForm from './StoresForm.vue'
 
 const LEFT = 40
+const RIGHT = 18 // half of the clock that stands under the last hour
 const USUAL: NonNullable<DayPlan['phases']> = [
   { kind: 'launch', hours: 0.5, air_c: 18 },
   { kind: 'travel', hours: 1, air_c: 20 },
@@ -167,7 +168,14 @@ const wide = computed(() => Math.max(300, width.value - 26))
           :units="look.units"
           :width="wide"
         />
-        <DayRibbon :day="day" :hour="hour" :width="wide" :left="LEFT" @hour="chosen = $event" />
+        <DayRibbon
+          :day="day"
+          :hour="hour"
+          :width="wide"
+          :left="LEFT"
+          :right="RIGHT"
+          @hour="chosen = $event"
+        />
         <p class="now" aria-live="polite" data-testid="hour-told">
           <b>{{ clock(hour) }}</b>
           {{
@@ -213,7 +221,14 @@ const wide = computed(() => Math.max(300, width.value - 26))
             )
           }}
         </p>
-        <DayCharts :day="day" :hour="hour" :units="look.units" :width="wide" :left="LEFT" />
+        <DayCharts
+          :day="day"
+          :hour="hour"
+          :units="look.units"
+          :width="wide"
+          :left="LEFT"
+          :right="RIGHT"
+        />
         <ul v-if="day.told.length" class="told" data-testid="told">
           <li v-for="(one, i) in day.told" :key="i">{{ said(one, look.units) }}</li>
         </ul>
