@@ -33,8 +33,9 @@ def judge(ev: Evaluated) -> list[Finding]:
 
 
 def judged_by(ev: Evaluated, code: str) -> list[Finding]:
-    """Those of one rule, in the same order; no other is asked."""
-    rule = next(one for _, one in registry.rules() if one.code == code)
+    """Those of one rule, in the same order; no other is asked. Raises InputError for a code that no
+    rule has."""
+    _, rule = registry.rule_of(code)
     accepted = {one.key: one for one in ev.setup.judging.accepted}
     found = [(_key(rule, one), one) for one in ev.once(rule.check)]
     told = [_finding(rule, key, one, *_place(ev, one), accepted.get(key)) for key, one in found]

@@ -70,12 +70,17 @@ def rules() -> list[tuple[Subject, Rule]]:
     return [(subject, rule) for subject in SUBJECTS for rule in subject.rules]
 
 
-def subject_of(code: str) -> Subject:
-    """The subject that a rule belongs to. Raises InputError for a code that no rule has."""
+def rule_of(code: str) -> tuple[Subject, Rule]:
+    """The rule of a code with its subject. Raises InputError for a code that no rule has."""
     for subject, rule in rules():
         if rule.code == code:
-            return subject
+            return subject, rule
     raise InputError("code", code, "no rule has this code")
+
+
+def subject_of(code: str) -> Subject:
+    """The subject that a rule belongs to. Raises InputError for a code that no rule has."""
+    return rule_of(code)[0]
 
 
 def base_limits() -> dict[str, Levels]:

@@ -84,7 +84,11 @@ export class Refusal extends Error {
 }
 
 /** There was no answer at all. */
-export class Offline extends Error {}
+export class Offline extends Error {
+  constructor(message = 'The server cannot be reached.') {
+    super(message)
+  }
+}
 
 interface Answer<T> {
   data?: T
@@ -98,7 +102,7 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   try {
     answer = await call
   } catch {
-    throw new Offline('The server cannot be reached.')
+    throw new Offline()
   }
   if (answer.data !== undefined) return answer.data
   throw refused(answer.error, answer.response.status)

@@ -84,25 +84,24 @@ describe('an answer in rounds', () => {
     expect(await answer).toBeNull()
   })
 
-  it('is a refusal in the words of the server, in the units of the reader', async () => {
+  it.each([
+    ['in the words of the server', 422, '{"detail":"No day."}', 'No day.'],
+    ['also where what it says cannot be read', 500, '<html>', 'The server answered 500.'],
+  ])('is a refusal %s', async (_, status, said, told) => {
     const answer = ask()
-    expect(there.units()).toBe('imperial')
-    there.begins(422)
-    there.says('{"detail":"No day."}')
+    there.begins(status)
+    there.says(said)
     there.ends()
     const refusal: unknown = await answer.catch((error: unknown) => error)
     expect(refusal).toBeInstanceOf(Refusal)
-    expect((refusal as Refusal).message).toBe('No day.')
+    expect((refusal as Refusal).message).toBe(told)
   })
 
-  it('is a refusal where what it says cannot be read', async () => {
+  it('is asked for in the units of the reader', async () => {
     const answer = ask()
-    there.begins(500)
-    there.says('<html>')
-    there.ends()
-    const refusal: unknown = await answer.catch((error: unknown) => error)
-    expect(refusal).toBeInstanceOf(Refusal)
-    expect((refusal as Refusal).message).toBe('The server answered 500.')
+    expect(there.units()).toBe('imperial')
+    asking.abort()
+    await answer
   })
 
   it('is nobody there where nothing answers, or the connection breaks', async () => {

@@ -28,7 +28,7 @@ export async function askRounds<T>(
   } catch (error) {
     if (signal.aborted) return null
     if (error instanceof Refusal) throw error
-    throw new Offline('The server cannot be reached.')
+    throw new Offline()
   }
 }
 

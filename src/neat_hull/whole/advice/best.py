@@ -85,6 +85,7 @@ class _Search:
 
     def __init__(self, boat: _Boat) -> None:
         self.now, self.before, self.options = boat.now, boat.before, boat.options
+        self.ranks = {one.key: RANK[one.verdict] for one in self.before.findings}
         self.works: list[Move] = []
         self.looked_at: set[int] = set()  # by the identity of the move, which the options keep
         self.evaluated: dict[int, Figures | None] = {}
@@ -130,13 +131,12 @@ class _Search:
 
     def _worth(self, target: Finding | None) -> Callable[[Evaluated], bool]:
         """Whether a move may help, by the few rules that tell: the target's own before all else."""
-        ranks = {one.key: RANK[one.verdict] for one in self.before.findings}
 
         def worth(ev: Evaluated) -> bool:
-            below = max(ranks.values(), default=0)
+            below = max(self.ranks.values(), default=0)
             if target is not None:
                 below = _below(target, _still(ev, target))
-            return below > 0 and not finds_more(ev, ranks, below)
+            return below > 0 and not finds_more(ev, self.ranks, below)
 
         return worth
 
