@@ -5,7 +5,7 @@ from collections.abc import Callable
 from typing import Any
 
 import pytest
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import Dialog, Page, Route, expect
 from tests.browser.arriving import saved
 from tests.browser.asking import ask
 from tests.browser.conftest import PATIENCE_MS
@@ -16,8 +16,6 @@ LOOK_MS = 50
 # What the browser's driver asks itself goes over connections it has kept; the server may close one
 # that was idle in the moment it is used again. A browser would ask once more; the driver if told.
 RETRIES = 3
-
-pytestmark = pytest.mark.own_page  # late answers and dialogs
 
 
 def kept(server: Server, setup_id: int = 1) -> Any:
@@ -47,11 +45,20 @@ window.fetch = async (...args) => {
 """
 
 
-def slow(page: Page, ms: int, at: str) -> None:
-    """From here on answers to changes come so much later, as from a slow machine."""
-    page.add_init_script(LATE.replace("MS", str(ms)))
+def slow(page: Page, ms: int) -> None:
+    """Until it is loaded anew, answers to changes come so much later, as from a slow machine."""
+    page.evaluate(f"() => {{ {LATE.replace('MS', str(ms))} }}")
+
+
+def leave_all_the_same(page: Page) -> None:
+    """Load it anew, whatever it says of what is not kept yet."""
+
+    def leave(dialog: Dialog) -> None:
+        dialog.accept()
+
+    page.on("dialog", leave)
     page.reload()
-    page.locator(at).first.wait_for()
+    page.remove_listener("dialog", leave)
 
 
 @pytest.fixture
@@ -63,7 +70,7 @@ def gear(watched: Page, server: Server) -> Page:
 
 
 def test_a_name_and_the_mass_that_follows_are_both_kept(gear: Page, server: Server) -> None:
-    slow(gear, 700, "[data-gear]")
+    slow(gear, 700)
     row = gear.locator(f'[data-gear="{CRATE}"]')
     row.locator('[data-cell="name"]').fill("Big box")
     row.locator('[data-cell="name"]').press("Tab")
@@ -75,7 +82,7 @@ def test_a_name_and_the_mass_that_follows_are_both_kept(gear: Page, server: Serv
 
 
 def test_four_flags_clicked_at_once_are_all_kept(gear: Page, server: Server) -> None:
-    slow(gear, 500, "[data-gear]")
+    slow(gear, 500)
     flags = gear.locator(f'[data-gear="{CRATE}"] .flag input')
     before = [flags.nth(i).is_checked() for i in range(4)]
     for i in range(4):
@@ -88,7 +95,7 @@ def test_four_flags_clicked_at_once_are_all_kept(gear: Page, server: Server) -> 
 
 
 def test_a_column_typed_down_keeps_each_figure(gear: Page, server: Server) -> None:
-    slow(gear, 400, "[data-gear]")
+    slow(gear, 400)
     cells = gear.locator('[data-cell="mass"]')
     ids = [
         int(row.get_attribute("data-gear") or 0) for row in gear.locator("[data-gear]").all()[:3]
@@ -104,7 +111,7 @@ def test_a_column_typed_down_keeps_each_figure(gear: Page, server: Server) -> No
 
 
 def test_five_fields_of_a_place_typed_at_once_are_kept(bench: Page, server: Server) -> None:
-    slow(bench, 600, "[data-aboard]")
+    slow(bench, 600)
     bench.locator(f'[data-aboard="{CRATE}"]').click()
     bench.get_by_test_id("place-editor").wait_for()
     before = kept(server)["places"][str(CRATE)]
@@ -128,7 +135,7 @@ def stands_at(server: Server, thing_id: int) -> float:
 
 
 def test_arrows_pressed_during_a_save_all_count(bench: Page, server: Server) -> None:
-    slow(bench, 500, "[data-aboard]")
+    slow(bench, 500)
     bench.locator(f'[data-aboard="{CRATE}"]').focus()
     before = stands_at(server, CRATE)
     for n in range(11):
@@ -156,7 +163,7 @@ def test_undo_is_of_the_arrow_pressed_just_before(bench: Page, server: Server) -
 def test_what_is_typed_while_an_undo_is_on_its_way_is_no_quarrel(
     gear: Page, server: Server
 ) -> None:
-    slow(gear, 700, "[data-gear]")
+    slow(gear, 700)
     mass = gear.locator(f'[data-gear="{CRATE}"] [data-cell="mass"]')
     mass.fill("5.25")
     mass.press("Tab")
@@ -171,7 +178,8 @@ def test_what_is_typed_while_an_undo_is_on_its_way_is_no_quarrel(
 
 def test_what_is_typed_right_after_what_is_refused_is_kept(watched: Page, server: Server) -> None:
     watched.goto(f"{server.url}/day")
-    slow(watched, 700, '[data-testid="phase-hours-2"]')
+    watched.get_by_test_id("phase-hours-2").wait_for()
+    slow(watched, 700)
     watched.get_by_test_id("phase-hours-1").fill("100")
     watched.get_by_test_id("phase-hours-1").press("Tab")
     watched.get_by_test_id("phase-hours-2").fill("2.5")
@@ -193,8 +201,7 @@ def test_what_is_changed_offline_is_listed_kept_over_a_reload_and_sent(
     expect(gear.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
     expect(gear.get_by_test_id("saved")).to_have_text("not saved")
     gear.unroute("**/api/v1/**")
-    gear.on("dialog", lambda dialog: dialog.accept())
-    gear.reload()
+    leave_all_the_same(gear)
     until(gear, lambda: kept(server)["things"][str(SEAT)]["mass_kg"] == 4.5)
     assert kept(server)["things"][str(CRATE)]["mass_kg"] == 5.5
     expect(gear.get_by_test_id("banner")).to_have_count(0)
@@ -241,7 +248,7 @@ def test_what_a_closed_tab_left_is_sent_by_the_next(gear: Page, server: Server) 
 
 
 def test_a_change_of_one_setup_is_not_made_to_another(bench: Page, server: Server) -> None:
-    slow(bench, 900, "[data-aboard]")
+    slow(bench, 900)
     bench.locator(f'[data-aboard="{CRATE}"]').focus()
     before = [kept(server, n)["places"] for n in (1, 2)]
     bench.keyboard.press("ArrowLeft")
@@ -259,8 +266,7 @@ def test_an_arrow_pressed_before_a_reload_counts(bench: Page, server: Server) ->
     bench.locator(f'[data-aboard="{CRATE}"]').focus()
     before = kept(server)["places"][str(CRATE)]["x_m"]
     bench.keyboard.press("ArrowLeft")
-    bench.on("dialog", lambda dialog: dialog.accept())
-    bench.reload()
+    leave_all_the_same(bench)
     bench.get_by_test_id("trim").wait_for()
     until(
         bench,
@@ -299,7 +305,7 @@ def test_undo_leaves_what_is_typed_in_a_form(bench: Page, server: Server) -> Non
 
 
 def test_a_save_that_is_refused_leaves_what_was_typed(bench: Page, server: Server) -> None:
-    slow(bench, 400, "[data-aboard]")
+    slow(bench, 400)
     bench.get_by_role("navigation", name="Groups of screens").get_by_text("Measure").click()
     for field, text in (("hull_mass_kg", "399"), ("depth_m", "14")):
         bench.get_by_test_id(field).fill(text)
@@ -444,8 +450,7 @@ def test_a_change_behind_an_undo_whose_answer_is_lost_counts_from_where_that_led
     expect(bench.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
     bench.unroute("**/undo")
     if loaded_anew:
-        bench.on("dialog", lambda dialog: dialog.accept())
-        bench.reload()
+        leave_all_the_same(bench)
     saved(bench)
     expect(bench.get_by_test_id("banner")).to_have_count(0)
     assert stands_at(server, CRATE) != stood
@@ -461,8 +466,7 @@ def test_gear_whose_answer_is_lost_before_a_reload_is_added_once(
     gear.get_by_test_id("gear-catalog").click()
     gear.get_by_test_id("catalog").get_by_role("listitem").first.get_by_role("button").click()
     expect(gear.get_by_test_id("saved")).to_have_text("not saved")
-    gear.on("dialog", lambda dialog: dialog.accept())
-    gear.reload()
+    leave_all_the_same(gear)
     saved(gear)
     expect(gear.get_by_test_id("banner")).to_have_count(0)
     assert len(kept(server)["things"]) == before + 1
@@ -480,8 +484,7 @@ def test_what_is_kept_beside_a_setup_outlives_a_dead_spot_and_a_reload(
         watched.get_by_test_id("other-what").press("Enter")
         expect(watched.get_by_test_id("other-what")).to_have_value("")
     expect(watched.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
-    watched.on("dialog", lambda dialog: dialog.accept())
-    watched.reload()
+    leave_all_the_same(watched)
     expect(watched.get_by_test_id("unsent").get_by_role("listitem")).to_have_count(2)
     watched.unroute("**/api/v1/**")
     for what in ("Cart, the first", "Cart, the second"):
