@@ -90,11 +90,19 @@ export class Offline extends Error {
   }
 }
 
+/** What is told where a question came to nothing. Any other error is a fault of ours: thrown on. */
+export function whyNone(error: unknown): string {
+  if (error instanceof Refusal || error instanceof Offline) return error.message
+  throw error
+}
+
 interface Answer<T> {
   data?: T
   error?: unknown
   response: Response
 }
+
+const NO_CONTENT = 204
 
 /** Return the data of a call, or throw Refusal or Offline. */
 export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
@@ -105,6 +113,7 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     throw new Offline()
   }
   if (answer.data !== undefined) return answer.data
+  if (answer.response.status === NO_CONTENT) return undefined as T
   throw refused(answer.error, answer.response.status)
 }
 

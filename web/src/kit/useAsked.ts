@@ -13,7 +13,7 @@ import {
   type Ref,
   type ShallowRef,
 } from 'vue'
-import { Offline, Refusal } from '@/api/client'
+import { Offline, Refusal, whyNone } from '@/api/client'
 
 /** After so long whoever was not answered is asked again. */
 export const AGAIN_MS = 2000
@@ -55,9 +55,9 @@ export function useAsked<T>(): Asked<T> {
       refusal.value = null
       return true
     } catch (error) {
-      if (!(error instanceof Refusal || error instanceof Offline)) throw error
+      const why = whyNone(error)
       if (mine === newest) {
-        trouble.value = error.message
+        trouble.value = why
         refusal.value = error instanceof Refusal ? error : null
         if (error instanceof Offline) again.start(question)
       }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** All setups: open, copy, rename, archive, move to another boat, and in and out as files. */
 import { computed, reactive, ref, watch } from 'vue'
-import { api, ask, askState, Refusal, type SetupImport, type SetupState } from '@/api/client'
+import { api, ask, askState, whyNone, type SetupImport, type SetupState } from '@/api/client'
 import { useLook } from './look'
 import { makingOnce } from './makingOnce'
 import type { Trip } from './changing'
@@ -51,8 +51,7 @@ async function attempt(what: () => Promise<void>): Promise<void> {
   try {
     await what()
   } catch (error) {
-    trouble.value =
-      error instanceof Refusal ? error.problem.detail : 'The server cannot be reached.'
+    trouble.value = whyNone(error)
   }
 }
 const look = useLook()

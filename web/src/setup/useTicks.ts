@@ -1,7 +1,7 @@
 /** Ticks on a list of the open setup: set at once, sent when there is a way, kept here until then. */
 import { useLocalStorage, useOnline } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { api, ask, Refusal, whyNone, type Schemas } from '@/api/client'
 import { useSetup } from './useSetup'
 
 type List = Schemas['Tick']['list']
@@ -46,8 +46,8 @@ export function useAllTicks() {
       }
       trouble.value = ''
     } catch (error) {
-      if (error instanceof Refusal) trouble.value = error.message
-      else if (!(error instanceof Offline)) throw error
+      const why = whyNone(error)
+      if (error instanceof Refusal) trouble.value = why
     }
   }
   async function load(): Promise<void> {
@@ -56,7 +56,7 @@ export function useAllTicks() {
     try {
       taken(await ask(api.GET('/api/v1/setups/{setup_id}/ticks', { params: { path } })))
     } catch (error) {
-      if (!(error instanceof Refusal || error instanceof Offline)) throw error
+      whyNone(error) // what was ticked is sent all the same
     }
     await send()
   }

@@ -2,7 +2,7 @@
 /** Who goes, and how they sit; the figure answers while typing. */
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { api, ask, Offline, Refusal, type Angler, type Schemas, type SeatPlace } from '@/api/client'
+import { api, ask, whyNone, type Angler, type Schemas, type SeatPlace } from '@/api/client'
 import AnglerShape from '@/drawing/AnglerShape.vue'
 import EnvelopeShapes from '@/drawing/EnvelopeShapes.vue'
 import FittingMarks from '@/drawing/FittingMarks.vue'
@@ -71,7 +71,7 @@ async function learnWho(): Promise<void> {
   try {
     known.value = (await ask(api.GET('/api/v1/anglers'))) as Schemas['KnownAngler'][]
   } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    whyNone(error) // the list stays as it is
   }
 }
 watch(() => store.kept?.revision, learnWho, { immediate: true })

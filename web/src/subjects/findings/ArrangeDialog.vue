@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Places for everything at once: rounds with the best so far; it can be stopped at any of them. */
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import type { ArrangeProgress, Arrangement } from '@/api/client'
+import { whyNone, type ArrangeProgress, type Arrangement } from '@/api/client'
 import { askRounds } from '@/api/rounds'
 import type { Units } from '@/kit/units'
 import { counted, listWords, said, trimWords } from '@/kit/words'
@@ -41,7 +41,7 @@ async function run(): Promise<void> {
     const path = `/api/v1/setups/${setup_id}/arrange?name=${name}`
     await askRounds<ArrangeProgress>(path, signal, (round) => (progress.value = round))
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : 'The server cannot be reached.'
+    trouble.value = whyNone(error)
   } finally {
     if (asking === signal) stop()
   }

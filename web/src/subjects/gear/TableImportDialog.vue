@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A table of gear taken in: first what each line would do, then the step itself. */
 import { computed, ref } from 'vue'
-import { api, ask, Refusal, type ImportRow } from '@/api/client'
+import { api, ask, whyNone, type ImportRow } from '@/api/client'
 
 const props = defineProps<{ setup_id: number }>()
 const open = defineModel<boolean>({ required: true })
@@ -30,8 +30,7 @@ async function read(event: Event): Promise<void> {
       }),
     )) as ImportRow[]
   } catch (error) {
-    trouble.value =
-      error instanceof Refusal ? error.problem.detail : 'The server cannot be reached.'
+    trouble.value = whyNone(error)
   }
 }
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The result of the page taken along read back; the log out and in as files. */
 import { computed, ref } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { api, ask, whyNone, type Schemas } from '@/api/client'
 import { useSetup } from '@/setup/useSetup'
 import TwinQuestion from './TwinQuestion.vue'
 
@@ -22,8 +22,7 @@ async function tried(act: () => Promise<void>): Promise<void> {
     trouble.value = said.value = ''
     await act()
   } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
-    trouble.value = error.message
+    trouble.value = whyNone(error)
   }
 }
 const read = (sure: boolean) =>

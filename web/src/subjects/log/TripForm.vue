@@ -2,7 +2,7 @@
 /** A trip in two minutes: the day, the hours, and one tap an item. What is blank was not said. */
 import { useOnline } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { api, ask, Offline, whyNone, type Schemas } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { numberIn, pick, ticked } from '@/kit/heard'
@@ -93,11 +93,11 @@ async function save(sure: boolean): Promise<void> {
     twin.value = answer.twin
     if (answer.kept != null) done(answer.page)
   } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    const why = whyNone(error)
     waits.value = error instanceof Offline
     trouble.value = waits.value
       ? 'Not sent yet: it is kept in this browser, and goes out when the server can be reached.'
-      : error.message
+      : why
   } finally {
     sending.value = false
   }

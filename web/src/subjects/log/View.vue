@@ -2,7 +2,7 @@
 /** Log: trips, what they teach, what is to be looked after, and the lists a trip is packed by. */
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, ask, Offline, Refusal, type Schemas } from '@/api/client'
+import { api, ask, whyNone, type Schemas } from '@/api/client'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { useLook } from '@/setup/look'
 import { usePage } from '@/setup/usePage'
@@ -47,8 +47,7 @@ async function edit(trip_id: number): Promise<void> {
     )
     trouble.value = ''
   } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
-    trouble.value = error.message
+    trouble.value = whyNone(error)
   }
 }
 function kept(now: Schemas['LogPage']): void {

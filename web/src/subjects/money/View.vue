@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Money: what gear has cost and will, what the budget buys first, and the phases of the build. */
 import { computed, onMounted, ref } from 'vue'
-import { api, ask, Offline, Refusal, type Schemas, type Thing } from '@/api/client'
+import { api, ask, whyNone, type Schemas, type Thing } from '@/api/client'
 import CellInput from '@/kit/CellInput.vue'
 import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { numberIn } from '@/kit/heard'
@@ -34,7 +34,7 @@ onMounted(async () => {
   try {
     catalog.value = (await ask(api.GET('/api/v1/catalog'))) as Thing[]
   } catch (error) {
-    if (!(error instanceof Refusal || error instanceof Offline)) throw error
+    whyNone(error) // the list stays as it is
   }
 })
 const offers = computed(() => catalog.value.flatMap((one) => one.serves))

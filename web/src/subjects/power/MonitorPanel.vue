@@ -2,7 +2,7 @@
 /** A battery monitor on the line: what it says, the resistance it teaches, and two readings by hand. */
 import { useIntervalFn } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
-import { api, ask, Refusal, type Schemas, type Thing } from '@/api/client'
+import { api, ask, whyNone, type Schemas, type Thing } from '@/api/client'
 import { show, showBand, type Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
@@ -25,7 +25,8 @@ async function listen(): Promise<void> {
     monitor.value = (await ask(
       api.GET('/api/v1/setups/{setup_id}/power/monitor', { params: { path: path.value } }),
     )) as Monitor
-  } catch {
+  } catch (error) {
+    whyNone(error)
     monitor.value = null
   }
 }
@@ -33,12 +34,14 @@ useIntervalFn(listen, 1000, { immediateCallback: true })
 
 async function play(): Promise<void> {
   trouble.value = ''
-  const { error } = await api.POST('/api/v1/setups/{setup_id}/power/monitor/play', {
-    params: { path: path.value },
-    body: { speed: speed.value, fault: fault.value },
-  })
-  if (error) trouble.value = (error as { detail?: string }).detail ?? 'It cannot be reached.'
-  else void listen()
+  const body = { speed: speed.value, fault: fault.value }
+  const params = { path: path.value }
+  try {
+    await ask(api.POST('/api/v1/setups/{setup_id}/power/monitor/play', { params, body }))
+    await listen()
+  } catch (error) {
+    trouble.value = whyNone(error)
+  }
 }
 
 const WORD: Record<Monitor['state'], string> = {
@@ -88,7 +91,7 @@ async function work(): Promise<void> {
       api.POST('/api/v1/instrument/two-readings', { body }),
     )) as Schemas['TwoReadingsResult']
   } catch (error) {
-    wrong.value = error instanceof Refusal ? error.message : 'The server cannot be reached.'
+    wrong.value = whyNone(error)
   }
 }
 /** What the monitor says now goes into the form. */
