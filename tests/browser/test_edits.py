@@ -381,8 +381,8 @@ def test_what_stands_in_a_field_is_kept_on_the_way_back(
     until(bench, lambda: kept(server)[section][name] == float(keys))
 
 
-def lose_the_first_answer(page: Page, method: str, at: str) -> None:
-    """It is done over there, and nothing of that comes back."""
+def lose_the_first_answer(page: Page, method: str, at: str, broken: bool = False) -> None:
+    """It is done over there, and nothing of that comes back, or that something is `broken`."""
     lost: list[str] = []
 
     def lose(route: Route) -> None:
@@ -391,7 +391,10 @@ def lose_the_first_answer(page: Page, method: str, at: str) -> None:
             return
         lost.append(route.request.url)
         route.fetch(max_retries=RETRIES)
-        route.abort()
+        if broken:
+            route.fulfill(status=502, body="Bad gateway")
+        else:
+            route.abort()
 
     page.route(f"**/api/v1/setups/1{at}", lose)
 
@@ -411,13 +414,17 @@ def test_an_undo_whose_answer_is_lost_is_done_once(bench: Page, server: Server) 
     assert stands_at(server, CRATE) == stood[1]
 
 
-def test_a_copy_whose_answer_is_lost_is_made_once(bench: Page, server: Server) -> None:
+@pytest.mark.parametrize("broken", [False, True])
+def test_a_copy_whose_answer_is_lost_is_made_once(
+    bench: Page, server: Server, broken: bool
+) -> None:
     """And another of that name where one is asked for."""
     bench.get_by_test_id("setup").click()
     bench.get_by_test_id("all-setups").click()
     bench.get_by_test_id("setup-name").fill("Twin")
-    lose_the_first_answer(bench, "POST", "/copy")
-    for told, copies in (("cannot be reached", 1), ("Copied", 1), ("Copied", 2)):
+    lose_the_first_answer(bench, "POST", "/copy", broken)
+    lost = "The server answered 502" if broken else "cannot be reached"
+    for told, copies in ((lost, 1), ("Copied", 1), ("Copied", 2)):
         bench.get_by_test_id("setup-copy").click()
         expect(bench.get_by_role("dialog", name="Setups")).to_contain_text(told)
         twins = [one for one in ask(server, "setups") if one["name"] == "Twin"]

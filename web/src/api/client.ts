@@ -90,6 +90,10 @@ export class Offline extends Error {
   }
 }
 
+/** Nobody answered, or the server broke: what was asked may be done all the same. */
+export const mayBeDone = (error: unknown): error is Offline | Refusal =>
+  error instanceof Offline || (error instanceof Refusal && error.problem.status >= 500)
+
 /** What is told where a question came to nothing. Any other error is a fault of ours: thrown on. */
 export function whyNone(error: unknown): string {
   if (error instanceof Refusal || error instanceof Offline) return error.message

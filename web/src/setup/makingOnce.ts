@@ -1,8 +1,9 @@
 /**
- * What makes a setup is asked by a key of its own. Where the answer was lost and the same is asked
- * again, it is asked by the same key, and answered with what was made then.
+ * What makes a setup is asked by a key of its own. Where the answer was lost, or the server
+ * broke, and the same is asked again, it is asked by the same key, and answered with what was made
+ * then.
  */
-import { keyed, Offline } from '@/api/client'
+import { keyed, mayBeDone } from '@/api/client'
 import { newToken } from '@/kit/token'
 
 export function makingOnce() {
@@ -19,7 +20,7 @@ export function makingOnce() {
       asked = null
       return made
     } catch (error) {
-      if (!(error instanceof Offline)) asked = null
+      if (!mayBeDone(error)) asked = null
       throw error
     }
   }

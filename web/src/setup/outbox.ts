@@ -6,7 +6,7 @@
  */
 import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
-import { Offline, Refusal, type Schemas } from '@/api/client'
+import { mayBeDone, Offline, Refusal, type Schemas } from '@/api/client'
 import { newToken } from '@/kit/token'
 import { AGAIN_MS } from '@/kit/useAsked'
 import { withoutUsual } from './laidOver'
@@ -155,13 +155,13 @@ export function useOutbox({ done, refused, overtaken, lost }: Outcome) {
           entries.value = entries.value.filter((one) => one.key !== next.key)
           answer(next.key, true)
         } catch (error) {
-          if (!(error instanceof Offline || error instanceof Refusal)) throw error
-          if (error instanceof Offline || error.problem.status >= 500) {
+          if (mayBeDone(error)) {
             lost(error)
             for (const one of waiting.value) answer(one.key, true)
             again = setTimeout(() => void send(), AGAIN_MS)
             return
           }
+          if (!(error instanceof Refusal)) throw error
           lost(null)
           if (error.problem.status === 409) {
             const { fields } = error.problem
