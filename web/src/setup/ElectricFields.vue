@@ -4,7 +4,8 @@ import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
 import { CHEMISTRY } from './thingWords'
 import CellInput from '@/kit/CellInput.vue'
-import { numberIn, pick, ticked } from '@/kit/heard'
+import { numberIn, pick } from '@/kit/heard'
+import TickBox from '@/kit/TickBox.vue'
 
 type Battery = NonNullable<Thing['battery']>
 type Draw = NonNullable<Thing['draw']>
@@ -101,13 +102,8 @@ const DRAW: [Amount<Draw>, string][] = [
           placeholder="typical"
           @take="setBattery({ [field]: typed(field, $event) })"
       /></label>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="battery.posts_bare"
-          @change="setBattery({ posts_bare: ticked($event) })"
-        />
-        its posts are bare</label
+      <TickBox :on="battery.posts_bare" @tick="setBattery({ posts_bare: $event })"
+        >its posts are bare</TickBox
       >
     </div>
   </template>
@@ -153,21 +149,11 @@ const DRAW: [Amount<Draw>, string][] = [
           placeholder="none"
           @take="setDraw({ [field]: typed(field, $event) ?? (field === 'idle_w' ? 0 : null) })"
       /></label>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="draw.critical"
-          @change="setDraw({ critical: ticked($event) })"
-        />
-        needed for the way home</label
+      <TickBox :on="draw.critical" @tick="setDraw({ critical: $event })"
+        >needed for the way home</TickBox
       >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="draw.own_cells"
-          @change="setDraw({ own_cells: ticked($event) })"
-        />
-        its own batteries, no wire</label
+      <TickBox :on="draw.own_cells" @tick="setDraw({ own_cells: $event })"
+        >its own batteries, no wire</TickBox
       >
     </div>
   </template>

@@ -5,7 +5,8 @@ import type { Thing } from '@/api/client'
 import CellInput from '@/kit/CellInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Kind, Units } from '@/kit/units'
-import { numberIn, pick, ticked } from '@/kit/heard'
+import { numberIn, pick } from '@/kit/heard'
+import TickBox from '@/kit/TickBox.vue'
 
 type Anchor = NonNullable<Thing['anchor']>
 type Drogue = NonNullable<Thing['drogue']>
@@ -89,21 +90,11 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
             :value="anchor.chain_kg_m"
             @take="setAnchor({ chain_kg_m: numberIn($event) ?? anchor.chain_kg_m })"
         /></label>
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="anchor.floats"
-            @change="setAnchor({ floats: ticked($event) })"
-          />
-          a float on the line</label
+        <TickBox :on="anchor.floats" @tick="setAnchor({ floats: $event })"
+          >a float on the line</TickBox
         >
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="!anchor.sinks"
-            @change="setAnchor({ sinks: !ticked($event) })"
-          />
-          the line floats itself</label
+        <TickBox :on="!anchor.sinks" @tick="setAnchor({ sinks: !$event })"
+          >the line floats itself</TickBox
         >
       </template>
       <template v-else>
@@ -118,14 +109,7 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
             placeholder="usual"
             @update:model-value="setAnchor({ pushed_in_m: $event })"
         /></label>
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="anchor.solid"
-            @change="setAnchor({ solid: ticked($event) })"
-          />
-          solid</label
-        >
+        <TickBox :on="anchor.solid" @tick="setAnchor({ solid: $event })">solid</TickBox>
         <label v-if="!anchor.solid"
           >Wall, mm
           <CellInput
@@ -137,13 +121,8 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
             @take="setAnchor({ wall_mm: numberIn($event) })"
         /></label>
       </template>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="anchor.powered"
-          @change="setAnchor({ powered: ticked($event) })"
-        />
-        a motor drives it down</label
+      <TickBox :on="anchor.powered" @tick="setAnchor({ powered: $event })"
+        >a motor drives it down</TickBox
       >
     </div>
   </template>
@@ -161,13 +140,8 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
           placeholder="usual"
           @update:model-value="setDrogue({ mouth_m: $event })"
       /></label>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="drogue.trip_line"
-          @change="setDrogue({ trip_line: ticked($event) })"
-        />
-        with a trip line</label
+      <TickBox :on="drogue.trip_line" @tick="setDrogue({ trip_line: $event })"
+        >with a trip line</TickBox
       >
     </div>
   </template>
@@ -195,13 +169,8 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
           placeholder="typical"
           @update:model-value="setMotor({ [field]: $event })"
       /></label>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="motor.holds"
-          @change="setMotor({ holds: ticked($event) })"
-        />
-        keeps the boat in its place by itself</label
+      <TickBox :on="motor.holds" @tick="setMotor({ holds: $event })"
+        >keeps the boat in its place by itself</TickBox
       >
     </div>
   </template>

@@ -3,9 +3,10 @@
 import { CHOICES } from '@/api/words'
 import type { Thing } from '@/api/client'
 import CellInput from '@/kit/CellInput.vue'
-import { numberIn, pick, ticked } from '@/kit/heard'
+import { numberIn, pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
+import TickBox from '@/kit/TickBox.vue'
 
 type Lamp = NonNullable<Thing['lamp']>
 type Flag = NonNullable<Thing['flag']>
@@ -93,9 +94,8 @@ function setLamp(fields: Partial<Lamp>): void {
   </template>
   <template v-if="grip">
     <span>Handle</span>
-    <label class="tick"
-      ><input type="checkbox" :checked="grip.assist" @change="grip = { assist: ticked($event) }" />
-      also a rope to climb in by</label
+    <TickBox :on="grip.assist" @tick="grip = { assist: $event }"
+      >also a rope to climb in by</TickBox
     >
   </template>
   <template v-if="flag">

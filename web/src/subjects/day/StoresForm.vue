@@ -5,10 +5,11 @@ import type { DayPlan, Schemas, Thing } from '@/api/client'
 import { CHOICES, USUAL } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { clock, hourOf } from '@/kit/clock'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 import type { DayChange } from '@/setup/changing'
+import TickBox from '@/kit/TickBox.vue'
 
 type Store = DayPlan['stores'][string]
 type Kind = Store['kind']
@@ -133,14 +134,7 @@ function setFills(name: string, text: string): void {
               :testid="`store-rate-${name}`"
               @update:model-value="set(name, { rate_kg_h: $event })"
           /></label>
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="one.drink"
-              @change="set(name, { drink: ticked($event) })"
-            />
-            to drink</label
-          >
+          <TickBox :on="one.drink" @tick="set(name, { drink: $event })">to drink</TickBox>
         </template>
         <template v-else-if="one.kind === 'ice'">
           <label
@@ -174,13 +168,8 @@ function setFills(name: string, text: string): void {
               <option v-for="lid in CHOICES.Ice.lid" :key="lid">{{ lid }}</option>
             </select></label
           >
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="one.drains"
-              @change="set(name, { drains: ticked($event) })"
-            />
-            drained as it melts</label
+          <TickBox :on="one.drains" @tick="set(name, { drains: $event })"
+            >drained as it melts</TickBox
           >
         </template>
         <template v-else-if="one.kind === 'catch'">
@@ -205,13 +194,8 @@ function setFills(name: string, text: string): void {
               @take="setFish(name, $event)"
           /></label>
           <p v-if="unread[name]" class="stop" role="alert">Type it like 9:30 2.1, 11:00 1.4</p>
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="one.chilled"
-              @change="set(name, { chilled: ticked($event) })"
-            />
-            on the ice there</label
+          <TickBox :on="one.chilled" @tick="set(name, { chilled: $event })"
+            >on the ice there</TickBox
           >
         </template>
         <template v-else-if="one.kind === 'tank'">
@@ -226,14 +210,7 @@ function setFills(name: string, text: string): void {
               @take="setFills(name, $event)"
           /></label>
           <p v-if="unread[name]" class="stop" role="alert">Type it like 7:00 100, 13:00 0</p>
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="one.lid"
-              @change="set(name, { lid: ticked($event) })"
-            />
-            full under a lid</label
-          >
+          <TickBox :on="one.lid" @tick="set(name, { lid: $event })">full under a lid</TickBox>
         </template>
         <label v-else-if="one.kind === 'cockpit'"
           >an hour

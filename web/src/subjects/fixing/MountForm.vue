@@ -7,6 +7,7 @@ import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 import { BOLTED, BY } from './words'
 import { pick, ticked } from '@/kit/heard'
+import TickBox from '@/kit/TickBox.vue'
 
 type Mount = Schemas['Mount']
 const props = defineProps<{
@@ -151,32 +152,18 @@ function setPart(at: number, fields: Partial<Schemas['ChainPart']> | null): void
           </option>
         </select></label
       >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="spec?.drilled ?? false"
-          data-testid="mount-drilled"
-          @change="set({ drilled: ticked($event) })"
-        />
-        drilled already</label
+      <TickBox :on="spec?.drilled ?? false" testid="mount-drilled" @tick="set({ drilled: $event })"
+        >drilled already</TickBox
       >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="plate !== null"
-          data-testid="mount-plate"
-          @change="set({ plate: ticked($event) ? PLATE : null })"
-        />
-        plate behind</label
+      <TickBox
+        :on="plate !== null"
+        testid="mount-plate"
+        @tick="set({ plate: $event ? PLATE : null })"
+        >plate behind</TickBox
       >
     </template>
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="spec?.pad ?? false"
-        @change="emit('change', { pad: ticked($event) })"
-      />
-      rubber pad or mat</label
+    <TickBox :on="spec?.pad ?? false" @tick="emit('change', { pad: $event })"
+      >rubber pad or mat</TickBox
     >
     <template v-if="plate">
       <label

@@ -24,7 +24,7 @@ import WallSection from './WallSection.vue'
 import WallTable from './WallTable.vue'
 import WhatIfList from './WhatIfList.vue'
 import { BOLTED } from './words'
-import { ticked } from '@/kit/heard'
+import TickBox from '@/kit/TickBox.vue'
 
 const store = useSetup()
 const look = useLook()
@@ -122,23 +122,11 @@ const template = (key: string, form = 'pdf', inside = false) =>
             ><b>{{ figures.idle }}</b> used by nothing</span
           >
         </p>
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="plan.no_drill"
-            data-testid="no-drill"
-            @change="store.putFixing({ no_drill: ticked($event) })"
-          />
-          no drilling</label
+        <TickBox :on="plan.no_drill" testid="no-drill" @tick="store.putFixing({ no_drill: $event })"
+          >no drilling</TickBox
         >
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="plan.stalks"
-            data-testid="stalks"
-            @change="store.putFixing({ stalks: ticked($event) })"
-          />
-          quiet matters</label
+        <TickBox :on="plan.stalks" testid="stalks" @tick="store.putFixing({ stalks: $event })"
+          >quiet matters</TickBox
         >
       </div>
       <FixingSheet
@@ -293,11 +281,6 @@ const template = (key: string, form = 'pdf', inside = false) =>
 .head h2 {
   flex: 1;
   margin: 0;
-}
-.tick {
-  display: flex;
-  gap: 4px;
-  align-items: center;
 }
 .card {
   margin-bottom: 12px;

@@ -5,6 +5,7 @@ import ChoiceGroup from '@/kit/ChoiceGroup.vue'
 import { bearing } from '@/kit/compass'
 import SliderInput from '@/kit/SliderInput.vue'
 import { show, type Units } from '@/kit/units'
+import TickBox from '@/kit/TickBox.vue'
 
 const props = defineProps<{
   plan: GlidePlan
@@ -116,13 +117,8 @@ const percent = (share: number | null | undefined) =>
       @try="emit('try', { current_toward_deg: $event })"
       @take="emit('take', { current_toward_deg: $event })"
     />
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="plan.scratched"
-        @change="emit('take', { scratched: ($event.target as HTMLInputElement).checked })"
-      />
-      skin scratched or slimed</label
+    <TickBox :on="plan.scratched" @tick="emit('take', { scratched: $event })"
+      >skin scratched or slimed</TickBox
     >
     <p v-if="figures" class="made">
       Over ground: <b>{{ speed(figures.way_m_s) }}</b> out,
@@ -154,9 +150,6 @@ const percent = (share: number | null | undefined) =>
   margin: 2px 0 6px;
 }
 .tick {
-  display: flex;
-  gap: 4px;
-  align-items: center;
   margin: 4px 0;
 }
 .made {

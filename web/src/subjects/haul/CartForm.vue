@@ -4,11 +4,12 @@ import { computed } from 'vue'
 import type { FullHaul, HaulPlan, Schemas } from '@/api/client'
 import { CHOICES, USUAL } from '@/api/words'
 import FromBowInput from '@/kit/FromBowInput.vue'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import type { HaulChange } from '@/setup/changing'
+import TickBox from '@/kit/TickBox.vue'
 
 type Cart = NonNullable<HaulPlan['cart']>
 type Stretch = HaulPlan['way'][number]
@@ -35,14 +36,11 @@ const force = (value: number) => show(value, 'force', props.units)
 
 <template>
   <div class="card pad">
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="cart !== null"
-        data-testid="cart"
-        @change="ticked($event) ? setCart({}) : emit('take', { cart: null })"
-      />
-      it goes on a cart</label
+    <TickBox
+      :on="cart !== null"
+      testid="cart"
+      @tick="$event ? setCart({}) : emit('take', { cart: null })"
+      >it goes on a cart</TickBox
     >
     <template v-if="cart">
       <div class="fields">
@@ -72,14 +70,8 @@ const force = (value: number) => show(value, 'force', props.units)
             <option v-for="one in CHOICES.CartPlan.by" :key="one">{{ one }}</option>
           </select></label
         >
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="cart.loaded"
-            data-testid="cart-loaded"
-            @change="setCart({ loaded: ticked($event) })"
-          />
-          all rides on it</label
+        <TickBox :on="cart.loaded" testid="cart-loaded" @tick="setCart({ loaded: $event })"
+          >all rides on it</TickBox
         >
         <label
           >Axle from the bow
@@ -129,22 +121,17 @@ const force = (value: number) => show(value, 'force', props.units)
             :units="units"
             @update:model-value="setCart({ width_m: $event })"
         /></label>
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="cart.posts != null"
-            data-testid="posts"
-            @change="setCart({ posts: ticked($event) ? USUAL.PostsPlan : null })"
-          />
-          posts in the scuppers</label
+        <TickBox
+          :on="cart.posts != null"
+          testid="posts"
+          @tick="setCart({ posts: $event ? USUAL.PostsPlan : null })"
+          >posts in the scuppers</TickBox
         >
-        <label v-if="cart.posts" class="tick"
-          ><input
-            type="checkbox"
-            :checked="cart.posts.slabs"
-            @change="setCart({ posts: { ...cart.posts, slabs: ticked($event) } })"
-          />
-          with slabs under the hull</label
+        <TickBox
+          v-if="cart.posts"
+          :on="cart.posts.slabs"
+          @tick="setCart({ posts: { ...cart.posts, slabs: $event } })"
+          >with slabs under the hull</TickBox
         >
       </div>
       <table v-if="full.wheels.length" data-testid="wheels-table">

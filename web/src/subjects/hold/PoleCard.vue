@@ -3,6 +3,7 @@
 import type { Schemas } from '@/api/client'
 import { show, type Kind, type Units } from '@/kit/units'
 import type { HowFigure } from '@/setup/how'
+import TickBox from '@/kit/TickBox.vue'
 
 const props = defineProps<{
   pole: Schemas['PoleFigure']
@@ -36,13 +37,8 @@ const LIMITED = { bending: 'it bends', soil: 'the bottom gives way', length: 'it
       <dt>Gives at the boat by</dt>
       <dd>{{ amount(pole.deflection_m, 'length', 0) }}</dd>
     </dl>
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="two"
-        @change="emit('two', ($event.target as HTMLInputElement).checked)"
-      />
-      a second pole at the other end, so that it does not turn</label
+    <TickBox :on="two" @tick="emit('two', $event)"
+      >a second pole at the other end, so that it does not turn</TickBox
     >
   </div>
 </template>

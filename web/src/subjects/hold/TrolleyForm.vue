@@ -5,7 +5,8 @@ import { CHOICES } from '@/api/words'
 import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
+import TickBox from '@/kit/TickBox.vue'
 
 type Trolley = Schemas['Trolley']
 const props = defineProps<{
@@ -29,14 +30,8 @@ function setTrolley(fields: Partial<Trolley> | null): void {
 
 <template>
   <div class="card pad">
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="trolley != null"
-        data-testid="trolley"
-        @change="setTrolley(ticked($event) ? {} : null)"
-      />
-      a trolley: a ring on a rope along one side</label
+    <TickBox :on="trolley != null" testid="trolley" @tick="setTrolley($event ? {} : null)"
+      >a trolley: a ring on a rope along one side</TickBox
     >
     <div v-if="trolley" class="fields">
       <label

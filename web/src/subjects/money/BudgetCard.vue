@@ -8,8 +8,9 @@ import MoneyInput from '@/kit/MoneyInput.vue'
 import type { Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { said } from '@/kit/words'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
 import type { MoneyChange } from '@/setup/changing'
+import TickBox from '@/kit/TickBox.vue'
 
 type Want = Schemas['WantRow']
 const props = defineProps<{
@@ -75,14 +76,11 @@ function why(one: Want): string {
           <option v-for="one in CHOICES.Judging.waters" :key="one">{{ one }}</option>
         </select></label
       >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="judging.by_night"
-          data-testid="money-night"
-          @change="emit('judge', { by_night: ticked($event) })"
-        />
-        into the dark</label
+      <TickBox
+        :on="judging.by_night"
+        testid="money-night"
+        @tick="emit('judge', { by_night: $event })"
+        >into the dark</TickBox
       >
     </div>
     <h2 class="gap">Musts of this trip</h2>

@@ -9,6 +9,7 @@ import FromBowInput from '@/kit/FromBowInput.vue'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
 import { GAUGES, HELD_WORDS, type Wire } from './wiring'
+import TickBox from '@/kit/TickBox.vue'
 
 type Lies = NonNullable<Figures['power']>['conductors'][number]
 const props = defineProps<{
@@ -181,14 +182,7 @@ const HELD = CHOICES.RoutePoint.by
           @take="emit('change', { bundled: Math.round(numberIn($event) ?? 1) })"
         />
       </label>
-      <label class="tick">
-        <input
-          type="checkbox"
-          :checked="wire.loom"
-          @change="emit('change', { loom: ($event.target as HTMLInputElement).checked })"
-        />
-        in loom
-      </label>
+      <TickBox :on="wire.loom" @tick="emit('change', { loom: $event })">in loom</TickBox>
     </div>
     <table class="way">
       <caption>

@@ -3,10 +3,11 @@
 import type { SafetyPlan } from '@/api/client'
 import { CHOICES } from '@/api/words'
 import FromBowInput from '@/kit/FromBowInput.vue'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import type { Units } from '@/kit/units'
 import type { SafetyChange } from '@/setup/changing'
+import TickBox from '@/kit/TickBox.vue'
 
 const props = defineProps<{
   plan: SafetyPlan
@@ -171,39 +172,22 @@ const bare: Plug = { x_m: null, z_m: null, diameter_mm: 25, spare: false }
       /></label>
     </fieldset>
     <div class="fields">
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="plan.plug != null"
-          data-testid="has-plug"
-          @change="emit('take', { plug: ticked($event) ? bare : null })"
-        />
-        Drain plug</label
+      <TickBox
+        :on="plan.plug != null"
+        testid="has-plug"
+        @tick="emit('take', { plug: $event ? bare : null })"
+        >Drain plug</TickBox
       >
-      <label v-if="plan.plug" class="tick"
-        ><input
-          type="checkbox"
-          :checked="plan.plug.spare"
-          data-testid="spare-plug"
-          @change="plug({ spare: ticked($event) })"
-        />
-        a spare one aboard</label
+      <TickBox
+        v-if="plan.plug"
+        :on="plan.plug.spare"
+        testid="spare-plug"
+        @tick="plug({ spare: $event })"
+        >a spare one aboard</TickBox
       >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="plan.stirrup"
-          @change="emit('take', { stirrup: ticked($event) })"
-        />
-        stirrup ready</label
-      >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="plan.assist_rope"
-          @change="emit('take', { assist_rope: ticked($event) })"
-        />
-        rope across</label
+      <TickBox :on="plan.stirrup" @tick="emit('take', { stirrup: $event })">stirrup ready</TickBox>
+      <TickBox :on="plan.assist_rope" @tick="emit('take', { assist_rope: $event })"
+        >rope across</TickBox
       >
     </div>
   </div>

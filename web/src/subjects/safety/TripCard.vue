@@ -3,10 +3,11 @@
 import { ref } from 'vue'
 import type { Judging, SafetyPlan, Schemas } from '@/api/client'
 import FromBowInput from '@/kit/FromBowInput.vue'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
 import type { SafetyChange } from '@/setup/changing'
+import TickBox from '@/kit/TickBox.vue'
 
 const props = defineProps<{
   plan: SafetyPlan
@@ -70,14 +71,8 @@ function add(): void {
           testid="shore"
           @update:model-value="emit('take', { shore_m: $event })"
       /></label>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="judging.by_night"
-          data-testid="by-night"
-          @change="emit('judge', { by_night: ticked($event) })"
-        />
-        into the dark</label
+      <TickBox :on="judging.by_night" testid="by-night" @tick="emit('judge', { by_night: $event })"
+        >into the dark</TickBox
       >
     </div>
     <div class="fields">
@@ -105,14 +100,11 @@ function add(): void {
       /></label>
     </div>
     <div class="fields">
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="plan.tow != null"
-          data-testid="tows"
-          @change="emit('take', { tow: ticked($event) ? TOW : null })"
-        />
-        may have to tow</label
+      <TickBox
+        :on="plan.tow != null"
+        testid="tows"
+        @tick="emit('take', { tow: $event ? TOW : null })"
+        >may have to tow</TickBox
       >
       <template v-if="plan.tow">
         <label
@@ -158,17 +150,10 @@ function add(): void {
     <h3>Your own list</h3>
     <ul>
       <li v-for="(one, n) in plan.own_list" :key="n">
-        <label class="tick"
-          ><input
-            type="checkbox"
-            :checked="one.done"
-            @change="
-              lines(
-                plan.own_list.map((row, i) => (i === n ? { ...row, done: ticked($event) } : row)),
-              )
-            "
-          />
-          {{ one.text }}</label
+        <TickBox
+          :on="one.done"
+          @tick="lines(plan.own_list.map((row, i) => (i === n ? { ...row, done: $event } : row)))"
+          >{{ one.text }}</TickBox
         >
         <button
           type="button"

@@ -2,12 +2,13 @@
 /** One transducer: how it is mounted, and what becomes of it as the boat lies. */
 import type { Figures, Thing } from '@/api/client'
 import { CHOICES } from '@/api/words'
-import { pick, ticked } from '@/kit/heard'
+import { pick } from '@/kit/heard'
 import QuantityInput from '@/kit/QuantityInput.vue'
 import { show, type Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 import { listWords } from '@/kit/words'
 import { underWords } from './depths'
+import TickBox from '@/kit/TickBox.vue'
 
 type Transducer = NonNullable<Thing['transducer']>
 const props = defineProps<{
@@ -67,21 +68,11 @@ const under = (depth_m: number | null) => underWords(depth_m, props.units)
           testid="sonar-cone"
           @update:model-value="emit('change', { cone_deg: $event })"
       /></label>
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="aspect.side_beams"
-          @change="emit('change', { side_beams: ticked($event) })"
-        />
-        side beams</label
+      <TickBox :on="aspect.side_beams" @tick="emit('change', { side_beams: $event })"
+        >side beams</TickBox
       >
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="aspect.reads_temperature"
-          @change="emit('change', { reads_temperature: ticked($event) })"
-        />
-        shows temperature</label
+      <TickBox :on="aspect.reads_temperature" @tick="emit('change', { reads_temperature: $event })"
+        >shows temperature</TickBox
       >
     </div>
     <dl>
