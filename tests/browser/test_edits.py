@@ -324,6 +324,30 @@ def test_a_figure_typed_key_by_key_stands_as_it_was_typed(bench: Page, server: S
     expect(hours).to_have_value("2.5")
 
 
+def capacities(setup: Any) -> list[float]:
+    """Of all batteries, Ah."""
+    return [one["battery"]["capacity_ah"] for one in setup["things"].values() if one["battery"]]
+
+
+def test_what_is_no_number_stays_to_be_mended_and_takes_nothing_away(
+    watched: Page, server: Server
+) -> None:
+    watched.goto(f"{server.url}/power")
+    field = watched.get_by_label("Battery 20 Ah: capacity in Ah")
+    assert capacities(kept(server)) == [20.0]
+    field.fill("much")
+    field.press("Tab")
+    expect(field).to_have_attribute("aria-invalid", "true")
+    expect(field).to_have_attribute("title", "“much” is no number.")
+    expect(field).to_have_value("much")
+    assert capacities(kept(server)) == [20.0]
+    field.fill("24,5")
+    field.press("Tab")
+    expect(field).not_to_have_attribute("aria-invalid", "true")
+    saved(watched)
+    assert capacities(kept(server)) == [24.5]
+
+
 @pytest.mark.parametrize(
     ("at", "first", "text", "second", "keys", "field"),
     [

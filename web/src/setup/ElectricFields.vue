@@ -95,6 +95,7 @@ const DRAW: [Amount<Draw>, string][] = [
       <label v-for="[field, word] in BATTERY" :key="field"
         >{{ word }}
         <CellInput
+          number
           type="number"
           step="any"
           min="0"
@@ -114,6 +115,7 @@ const DRAW: [Amount<Draw>, string][] = [
         >At full
         <span class="pair">
           <CellInput
+            number
             type="number"
             step="any"
             min="0"
@@ -142,6 +144,7 @@ const DRAW: [Amount<Draw>, string][] = [
       <label v-for="[field, word] in DRAW" :key="field"
         >{{ word }}
         <CellInput
+          number
           type="number"
           step="any"
           min="0"

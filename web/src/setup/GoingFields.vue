@@ -66,6 +66,7 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         <label
           >Line thickness, mm
           <CellInput
+            number
             type="number"
             step="any"
             min="2"
@@ -84,6 +85,7 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         <label
           >Chain, kg a metre
           <CellInput
+            number
             type="number"
             step="any"
             min="0"
@@ -113,6 +115,7 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         <label v-if="!anchor.solid"
           >Wall, mm
           <CellInput
+            number
             type="number"
             step="any"
             min="0.5"

@@ -72,6 +72,7 @@ function setLamp(fields: Partial<Lamp>): void {
       <label
         >Strength, candela
         <CellInput
+          number
           type="number"
           step="any"
           min="0.01"
@@ -82,6 +83,7 @@ function setLamp(fields: Partial<Lamp>): void {
       <label
         >Shines off level, °
         <CellInput
+          number
           type="number"
           step="any"
           min="0"

@@ -93,6 +93,7 @@ const ZONES =
         <label
           >Latitude
           <CellInput
+            number
             type="number"
             step="any"
             min="-90"
@@ -104,6 +105,7 @@ const ZONES =
         <label
           >Longitude, east +
           <CellInput
+            number
             type="number"
             step="any"
             min="-180"

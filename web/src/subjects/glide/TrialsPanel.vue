@@ -56,6 +56,7 @@ const RUN_FIELDS = [
       <label v-for="[field, words] in RUN_FIELDS" :key="field"
         >{{ words }}
         <CellInput
+          number
           type="number"
           step="any"
           min="0.1"
@@ -159,6 +160,7 @@ const RUN_FIELDS = [
       <label
         >minutes
         <CellInput
+          number
           type="number"
           step="any"
           min="0.1"

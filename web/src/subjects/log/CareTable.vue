@@ -98,6 +98,7 @@ const add = () => next.what.trim() && put()
       <label
         >every
         <CellInput
+          number
           class="few"
           inputmode="numeric"
           :value="next.every_trips"
@@ -109,6 +110,7 @@ const add = () => next.what.trim() && put()
       <label
         >or
         <CellInput
+          number
           class="few"
           inputmode="numeric"
           :value="next.every_months"

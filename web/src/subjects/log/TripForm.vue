@@ -136,6 +136,7 @@ function discard(): void {
       /></label>
       <label
         >Hours on the water<CellInput
+          number
           inputmode="decimal"
           :value="draft.hours"
           data-testid="trip-hours"

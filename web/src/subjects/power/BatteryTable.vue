@@ -7,7 +7,7 @@ import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
 import { CHEMISTRY } from '@/setup/thingWords'
 import type { Power } from './wiring'
-import { pick, positiveIn } from '@/kit/heard'
+import { numberIn, pick, positiveIn } from '@/kit/heard'
 
 const props = defineProps<{
   power: Power
@@ -27,11 +27,11 @@ const rows = computed(() =>
   }),
 )
 function setCharge(id: number, text: string): void {
-  const percent = Number.parseFloat(text.replace(',', '.'))
+  const percent = numberIn(text) ?? -1
   if (percent >= 0 && percent <= 100) emit('charge', id, percent / 100)
 }
 function setHealth(id: number, battery: NonNullable<Thing['battery']>, text: string): void {
-  const percent = Number.parseFloat(text.replace(',', '.'))
+  const percent = numberIn(text) ?? 0
   if (percent >= 20 && percent <= 100)
     emit('thing', id, { ...battery, health_share: percent / 100 })
 }
@@ -80,6 +80,7 @@ function setHealth(id: number, battery: NonNullable<Thing['battery']>, text: str
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="row.battery.capacity_ah == null ? '' : String(row.battery.capacity_ah)"
               :label="`${row.name}: capacity in Ah`"
               @take="
@@ -103,6 +104,7 @@ function setHealth(id: number, battery: NonNullable<Thing['battery']>, text: str
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="number(row.battery.health_share, 'ratio', units)"
               :label="`${row.name}: health in percent`"
               @take="setHealth(row.thing_id, row.battery, $event)"
@@ -110,6 +112,7 @@ function setHealth(id: number, battery: NonNullable<Thing['battery']>, text: str
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="number(power.charge[String(row.thing_id)] ?? 1, 'ratio', units)"
               :label="`${row.name}: charge at start in percent`"
               @take="setCharge(row.thing_id, $event)"
@@ -117,6 +120,7 @@ function setHealth(id: number, battery: NonNullable<Thing['battery']>, text: str
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="
                 row.battery.max_discharge_a == null ? '' : String(row.battery.max_discharge_a)
               "

@@ -86,6 +86,7 @@ function add(): void {
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="String(one.amps)"
               :label="`${name}: gives, amps`"
               @take="setAmps(name, one, $event)"
@@ -93,6 +94,7 @@ function add(): void {
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="String(one.around_c)"
               :label="`${name}: at, °C`"
               @take="setAround(name, one, $event)"

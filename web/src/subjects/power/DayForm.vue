@@ -68,6 +68,7 @@ function setMoment(text: string): void {
           <th scope="row">Starts at, o’clock</th>
           <td class="cell">
             <CellInput
+              number
               :value="String(power.start_h)"
               label="The day starts at"
               @take="setNumber('start_h', $event)"
@@ -86,6 +87,7 @@ function setMoment(text: string): void {
           </th>
           <td class="cell">
             <CellInput
+              number
               :value="String(one.hours)"
               :label="`${one.name}: hours`"
               @take="setHours(at, $event)"
@@ -108,6 +110,7 @@ function setMoment(text: string): void {
           <th scope="row">Way home needs, h</th>
           <td class="cell">
             <CellInput
+              number
               :value="String(power.home.hours)"
               label="Hours of light and screen for the way home"
               @take="setHome($event)"
@@ -119,6 +122,7 @@ function setMoment(text: string): void {
           <th scope="row">Moments at a charge of, %</th>
           <td class="cell">
             <CellInput
+              number
               :value="String(Math.round(100 * power.moment_charge))"
               label="Charge at moments such as the motor's start, percent"
               @take="setMoment($event)"
@@ -130,6 +134,7 @@ function setMoment(text: string): void {
           <th scope="row">Air, °C</th>
           <td class="cell">
             <CellInput
+              number
               :value="String(power.air_c)"
               label="Air by day, °C"
               @take="setNumber('air_c', $event)"

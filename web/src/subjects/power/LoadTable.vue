@@ -6,7 +6,7 @@ import { CHOICES } from '@/api/words'
 import CellInput from '@/kit/CellInput.vue'
 import { number, show, type Units } from '@/kit/units'
 import type { Duty, Power } from './wiring'
-import { pick, positiveIn } from '@/kit/heard'
+import { numberIn, pick, positiveIn } from '@/kit/heard'
 
 const props = defineProps<{
   power: Power
@@ -45,8 +45,9 @@ function shareOf(id: number, draw: NonNullable<Thing['draw']>, phase: string): n
   return duties.find((one) => one.phase == null || one.phase === phase)?.share ?? 0
 }
 function setShare(id: number, draw: NonNullable<Thing['draw']>, phase: string, text: string): void {
-  const share = Math.min(1, Math.max(0, Number.parseFloat(text.replace(',', '.')) / 100))
-  if (Number.isNaN(share)) return
+  const percent = numberIn(text)
+  if (percent === null) return
+  const share = Math.min(1, Math.max(0, percent / 100))
   const known = props.power.duties[String(id)]
   const duties = phases.value.flatMap(({ name }): Duty[] => {
     const now = name === phase ? share : shareOf(id, draw, name)
@@ -79,15 +80,15 @@ function setCycle(id: number, draw: NonNullable<Thing['draw']>, text: string): v
     setEvery(id, draw, { share: 1, cycle: { on_min, off_min } })
 }
 function setLevel(id: number, draw: NonNullable<Thing['draw']>, text: string): void {
-  const level = Number.parseFloat(text.replace(',', '.')) / 100
+  const level = (numberIn(text) ?? 0) / 100
   if (level >= 0.01 && level <= 10) setEvery(id, draw, { level })
 }
 function setDraw(id: number, draw: NonNullable<Thing['draw']>, fields: object): void {
   emit('thing', id, { ...draw, ...fields })
 }
 function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, text: string): void {
-  const value = Number.parseFloat(text.replace(',', '.'))
-  if (value > 0) setDraw(id, draw, { watts: null, amps: null, ohms: null, [unit]: value })
+  const value = positiveIn(text)
+  if (value !== null) setDraw(id, draw, { watts: null, amps: null, ohms: null, [unit]: value })
 }
 </script>
 
@@ -120,6 +121,7 @@ function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, tex
           <th scope="row">{{ row.name }}</th>
           <td class="cell">
             <CellInput
+              number
               :value="String(row.draw[row.unit])"
               :label="`${row.name}: draw`"
               @take="setAmount(row.id, row.draw, row.unit, $event)"
@@ -147,6 +149,7 @@ function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, tex
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="row.draw.min_v == null ? '' : String(row.draw.min_v)"
               :label="`${row.name}: works from, volts`"
               @take="setDraw(row.id, row.draw, { min_v: positiveIn($event) })"
@@ -154,6 +157,7 @@ function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, tex
           </td>
           <td v-for="phase in phases" :key="phase.name" class="cell">
             <CellInput
+              number
               :value="number(shareOf(row.id, row.draw, phase.name), 'ratio', units)"
               :label="`${row.name}, ${phase.name}: percent on`"
               @take="setShare(row.id, row.draw, phase.name, $event)"
@@ -161,6 +165,7 @@ function setAmount(id: number, draw: NonNullable<Thing['draw']>, unit: Unit, tex
           </td>
           <td class="cell">
             <CellInput
+              number
               :value="number(first(row.id)?.level ?? 1, 'ratio', units)"
               :label="`${row.name}: at, percent of full`"
               @take="setLevel(row.id, row.draw, $event)"

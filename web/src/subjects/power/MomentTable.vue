@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Figures, Thing } from '@/api/client'
 import CellInput from '@/kit/CellInput.vue'
+import { numberIn } from '@/kit/heard'
 import { number, show, type Units } from '@/kit/units'
 import type { Power } from './wiring'
 
@@ -30,7 +31,7 @@ function add(): void {
 }
 /** Percent of the full draw; nothing or 0 is off. */
 function set(name: string, id: number, text: string): void {
-  const level = Number.parseFloat(text.replace(',', '.')) / 100
+  const level = (numberIn(text) ?? 0) / 100
   const on = level > 0 ? Math.min(10, Math.max(0.01, level)) : null
   emit('change', { [name]: { [String(id)]: on } as Levels })
 }
@@ -81,6 +82,7 @@ function rename(name: string, on: Levels, to: string): void {
             :class="{ stop: at(name, one)?.low }"
           >
             <CellInput
+              number
               :value="
                 on[String(one.thing_id)] == null
                   ? ''

@@ -139,6 +139,7 @@ const HELD = CHOICES.RoutePoint.by
       <label>
         Disconnects
         <CellInput
+          number
           class="pick"
           type="number"
           min="0"
@@ -150,6 +151,7 @@ const HELD = CHOICES.RoutePoint.by
       <label>
         Joints measured, mΩ
         <CellInput
+          number
           class="pick"
           type="number"
           min="0"
@@ -174,6 +176,7 @@ const HELD = CHOICES.RoutePoint.by
       <label>
         Wires in its bundle
         <CellInput
+          number
           class="pick"
           type="number"
           min="1"

@@ -144,6 +144,7 @@ const days = (row: Row) =>
       <label
         >every
         <CellInput
+          number
           type="number"
           min="1"
           max="240"
