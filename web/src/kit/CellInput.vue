@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A plain field of text, of a number, of a day. */
-import { ref, useTemplateRef, watch, type InputHTMLAttributes } from 'vue'
+import { useTemplateRef, watch, type InputHTMLAttributes } from 'vue'
 import { numberIn } from './heard'
 import { useField } from './useField'
 
@@ -18,7 +18,7 @@ interface Props extends /* @vue-ignore */ Plain {
   value: string | number | null | undefined
   label?: string
   maxlength?: number
-  /** a number is taken, or nothing; all else stays to be mended, and says so */
+  /** a number is taken, or nothing, as of one of that type; all else stays, and says so */
   number?: boolean
   /** what stands in it could not be taken, and stays to be mended */
   bad?: boolean
@@ -28,25 +28,27 @@ interface Props extends /* @vue-ignore */ Plain {
 const props = defineProps<Props>()
 const emit = defineEmits<{ take: [text: string] }>()
 
-const given = () => String(props.value ?? '')
-const unread = ref('')
-const { text, inUse, taken, leave } = useField({
-  given,
-  stays: () => props.held || props.bad || unread.value !== '',
+const { text, inUse, unread, taken, leave } = useField({
+  given: () => String(props.value ?? ''),
+  stays: () => props.held || props.bad,
   take,
 })
-watch(given, () => !inUse.value && (unread.value = '')) // of what stood there before
 
 // A form with something unread in it must not be sent with the value from before.
 const field = useTemplateRef('field')
-watch(unread, (why) => field.value?.setCustomValidity(why), { flush: 'sync' })
+function told(why: string): void {
+  field.value?.setCustomValidity(why)
+  if (why) field.value?.reportValidity()
+}
+watch(unread, told, { flush: 'sync' }) // before it is left
 
-function take(now: string): void {
+function take(now: string): string {
   const odd = field.value?.validity.badInput // a browser's own field of numbers keeps it to itself
-  const none = !props.number || (now.trim() === '' && !odd)
-  unread.value = none || numberIn(now) !== null ? '' : `${now ? `“${now}”` : 'This'} is no number.`
-  if (unread.value) field.value?.reportValidity()
-  else emit('take', now)
+  const asked = props.number || field.value?.type === 'number'
+  if (asked && (odd || now.trim() !== '') && numberIn(now) === null)
+    return `${now ? `“${now}”` : 'This'} is no number.`
+  emit('take', now)
+  return ''
 }
 </script>
 

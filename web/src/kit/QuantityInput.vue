@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends number | null">
 /** A quantity typed as the user likes it; SI goes out once it can be read. */
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { number, parse, unitOf, type Kind, type Units } from './units'
 import { useField } from './useField'
 
@@ -23,13 +23,11 @@ const emit = defineEmits<{ 'update:modelValue': [value: T]; focus: [] }>()
 const shown = computed(() =>
   props.modelValue === null ? '' : number(props.modelValue, props.kind, props.units, props.digits),
 )
-const unread = ref('')
-const { text, inUse, taken, leave } = useField({
+const { text, inUse, unread, taken, leave } = useField({
   given: () => shown.value,
-  stays: () => unread.value !== '',
+  stays: () => false,
   take,
 })
-watch(shown, () => !inUse.value && (unread.value = '')) // of what stood there before
 
 const EXAMPLE: Partial<Record<Kind, string>> = {
   length: '34 cm, 13.4 in or 1 ft 1 in',
@@ -41,14 +39,13 @@ const EXAMPLE: Partial<Record<Kind, string>> = {
 const field = useTemplateRef<{ input?: HTMLInputElement }>('field')
 watch(unread, (why) => field.value?.input?.setCustomValidity(why))
 
-function take(typed: string): void {
+function take(typed: string): string {
   const none = props.optional && typed.trim() === ''
   const value = none ? null : parse(typed, props.kind, props.units)
-  unread.value =
-    value === null && !none
-      ? `“${typed}” cannot be read. Type it like ${EXAMPLE[props.kind] ?? '70'}.`
-      : ''
-  if (!unread.value && typed !== shown.value) emit('update:modelValue', value as T)
+  if (value === null && !none)
+    return `“${typed}” cannot be read. Type it like ${EXAMPLE[props.kind] ?? '70'}.`
+  if (typed !== shown.value) emit('update:modelValue', value as T)
+  return ''
 }
 </script>
 

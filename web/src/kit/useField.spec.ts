@@ -20,6 +20,7 @@ const { createApp } = createRenderer<object, object>({
 function field(at = '30') {
   const kept = ref(at)
   const stays = ref(false)
+  const unreadable = ref('')
   const took: string[] = []
   let used!: ReturnType<typeof useField>
   const app = createApp({
@@ -27,7 +28,10 @@ function field(at = '30') {
       used = useField({
         given: () => kept.value,
         stays: () => stays.value,
-        take: (text) => took.push(text),
+        take: (text) => {
+          took.push(text)
+          return unreadable.value
+        },
       })
       return () => null
     },
@@ -37,7 +41,7 @@ function field(at = '30') {
     used.inUse.value = true
     used.text.value = text
   }
-  return { ...used, kept, stays, took, type, close: () => app.unmount() }
+  return { ...used, kept, stays, unreadable, took, type, close: () => app.unmount() }
 }
 
 describe('a field', () => {
@@ -90,6 +94,29 @@ describe('a field', () => {
     one.stays.value = false
     await nextTick()
     expect(one.text.value).toBe('30')
+  })
+
+  it('keeps what cannot be read, with why, until it is mended', async () => {
+    const one = field()
+    one.unreadable.value = 'no number'
+    one.type('much')
+    await one.leave()
+    expect([one.text.value, one.unread.value]).toEqual(['much', 'no number'])
+    one.unreadable.value = ''
+    one.type('35')
+    await one.leave()
+    expect([one.text.value, one.unread.value]).toEqual(['30', ''])
+    expect(one.took).toEqual(['much', '35'])
+  })
+
+  it('says nothing of what cannot be read once something else stands there', async () => {
+    const one = field()
+    one.unreadable.value = 'no number'
+    one.type('much')
+    await one.leave()
+    one.kept.value = '40'
+    await nextTick()
+    expect([one.text.value, one.unread.value]).toEqual(['40', ''])
   })
 
   it('takes what was typed when its page goes away', () => {

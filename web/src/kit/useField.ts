@@ -4,25 +4,26 @@ import { nextTick, onBeforeUnmount, ref, watch } from 'vue'
 interface Field {
   /** what stands there where nobody types */
   given: () => string
-  /** whether what was typed stays: it could not be taken, or it is not yet known what became of it */
+  /** whether what was typed stays all the same: it is not yet known what became of it, say */
   stays: () => boolean
-  /** Take what was typed; never what stood there. */
-  take: (text: string) => void
+  /** Take what was typed, never what stood there; why it cannot be read, '' where it can. */
+  take: (text: string) => string
 }
 
 export function useField({ given, stays, take }: Field) {
   const text = ref<string | number>(given()) // of a field of numbers it is one
   const inUse = ref(false)
+  const unread = ref('') // why, as long as it stays to be mended
   let known = given() // what stood there at first, or was taken last
   const typed = (): boolean => String(text.value) !== known
 
   function rest(): void {
-    if (!stays() && !(inUse.value && typed())) text.value = known = given()
+    if (!unread.value && !stays() && !(inUse.value && typed())) text.value = known = given()
   }
   function taken(): void {
     if (!typed()) return
     known = String(text.value)
-    take(known)
+    unread.value = take(known)
   }
   /** What was taken stands as the core has it, once nobody types here. */
   async function leave(): Promise<void> {
@@ -31,8 +32,9 @@ export function useField({ given, stays, take }: Field) {
     await nextTick()
     rest()
   }
-  watch([given, stays], rest)
+  watch(given, () => !inUse.value && (unread.value = '')) // of what stood there before
+  watch([given, stays, unread], rest)
   onBeforeUnmount(() => inUse.value && taken()) // not every browser says that it is left then
 
-  return { text, inUse, taken, leave }
+  return { text, inUse, unread, taken, leave }
 }

@@ -95,7 +95,6 @@ const DRAW: [Amount<Draw>, string][] = [
       <label v-for="[field, word] in BATTERY" :key="field"
         >{{ word }}
         <CellInput
-          number
           type="number"
           step="any"
           min="0"
@@ -115,7 +114,6 @@ const DRAW: [Amount<Draw>, string][] = [
         >At full
         <span class="pair">
           <CellInput
-            number
             type="number"
             step="any"
             min="0"
@@ -144,7 +142,6 @@ const DRAW: [Amount<Draw>, string][] = [
       <label v-for="[field, word] in DRAW" :key="field"
         >{{ word }}
         <CellInput
-          number
           type="number"
           step="any"
           min="0"

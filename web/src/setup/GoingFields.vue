@@ -66,7 +66,6 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         <label
           >Line thickness, mm
           <CellInput
-            number
             type="number"
             step="any"
             min="2"
@@ -85,7 +84,6 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         <label
           >Chain, kg a metre
           <CellInput
-            number
             type="number"
             step="any"
             min="0"
@@ -115,7 +113,6 @@ const MOTOR: ['fastest_m_s' | 'full_w', string, Kind][] = [
         <label v-if="!anchor.solid"
           >Wall, mm
           <CellInput
-            number
             type="number"
             step="any"
             min="0.5"

@@ -72,7 +72,6 @@ function setLamp(fields: Partial<Lamp>): void {
       <label
         >Strength, candela
         <CellInput
-          number
           type="number"
           step="any"
           min="0.01"
@@ -83,7 +82,6 @@ function setLamp(fields: Partial<Lamp>): void {
       <label
         >Shines off level, °
         <CellInput
-          number
           type="number"
           step="any"
           min="0"

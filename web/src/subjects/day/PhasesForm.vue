@@ -93,7 +93,6 @@ const ZONES =
         <label
           >Latitude
           <CellInput
-            number
             type="number"
             step="any"
             min="-90"
@@ -105,7 +104,6 @@ const ZONES =
         <label
           >Longitude, east +
           <CellInput
-            number
             type="number"
             step="any"
             min="-180"

@@ -56,7 +56,6 @@ const RUN_FIELDS = [
       <label v-for="[field, words] in RUN_FIELDS" :key="field"
         >{{ words }}
         <CellInput
-          number
           type="number"
           step="any"
           min="0.1"
@@ -160,7 +159,6 @@ const RUN_FIELDS = [
       <label
         >minutes
         <CellInput
-          number
           type="number"
           step="any"
           min="0.1"

@@ -114,7 +114,6 @@ const emit = defineEmits<{
       <label
         >Line, to 1 of depth
         <CellInput
-          number
           type="number"
           min="1.2"
           max="20"

@@ -69,7 +69,6 @@ function edit(id: number, fields: { price?: number | null; bought?: boolean }): 
         <label class="trips"
           >trips so far
           <CellInput
-            number
             type="number"
             min="0"
             :value="plan.trips"

@@ -3,6 +3,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { api, ask, whyNone, type Schemas, type Thing } from '@/api/client'
+import { numberIn } from '@/kit/heard'
 import { show, showBand, type Units } from '@/kit/units'
 import VerdictMark from '@/kit/VerdictMark.vue'
 
@@ -65,7 +66,7 @@ const taken = ref({ volts_se: 0, amps_se: 0 })
 const found = ref<Schemas['TwoReadingsResult'] | null>(null)
 const wrong = ref('')
 const target = ref<number | null>(null)
-const number = (text: string) => Number.parseFloat(text.replace(',', '.'))
+const number = (text: string) => numberIn(text) ?? Number.NaN
 const FIELDS = [
   ['rest_v', 'At rest, V'],
   ['rest_a', 'At rest, A'],

@@ -139,7 +139,6 @@ const HELD = CHOICES.RoutePoint.by
       <label>
         Disconnects
         <CellInput
-          number
           class="pick"
           type="number"
           min="0"
@@ -151,7 +150,6 @@ const HELD = CHOICES.RoutePoint.by
       <label>
         Joints measured, mΩ
         <CellInput
-          number
           class="pick"
           type="number"
           min="0"
@@ -176,7 +174,6 @@ const HELD = CHOICES.RoutePoint.by
       <label>
         Wires in its bundle
         <CellInput
-          number
           class="pick"
           type="number"
           min="1"

@@ -144,7 +144,6 @@ const days = (row: Row) =>
       <label
         >every
         <CellInput
-          number
           type="number"
           min="1"
           max="240"
