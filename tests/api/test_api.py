@@ -63,7 +63,7 @@ def test_a_quick_preview_tells_what_the_whole_one_tells_of_it(client: TestClient
         trial = {"places": [{"thing_id": TANK, "place": {**PLACE, "x_m": x_m}}]}
         at_once = client.post(f"{V1}/1/preview/quick", json=trial).json()
         whole = client.post(f"{V1}/1/preview", json=trial).json()["figures"]
-        assert {"weight", "afloat", "aboard", "clashes"} <= set(at_once) < set(whole)
+        assert {"weight", "afloat", "aboard", "too_near"} <= set(at_once) < set(whole)
         assert at_once["weight"]["carried_kg"] == pytest.approx(whole["weight"]["carried_kg"])
         assert at_once["afloat"]["trim_deg"] == pytest.approx(whole["afloat"]["trim_deg"], abs=1e-9)
     nobody = {"places": [{"thing_id": 4711, "place": PLACE}]}

@@ -15,7 +15,7 @@ from neat_hull.model.hold_figures import HoldFigures
 from neat_hull.model.load import Weight
 from neat_hull.model.power_figures import PowerFigures
 from neat_hull.model.reach import Aboard
-from neat_hull.model.room import Clash
+from neat_hull.model.room import Clash, TooNear
 from neat_hull.model.sight import SeenFigures
 from neat_hull.model.sonar import Sonar
 
@@ -31,7 +31,7 @@ class QuickFigures(Answer):
     curve: Curve | None
     strip: Strip | None
     aboard: list[Aboard]
-    clashes: list[Clash]
+    too_near: list[TooNear]
     bands: Bands | None
 
 
@@ -45,6 +45,7 @@ class Figures(QuickFigures):
 
     model_config = ConfigDict(frozen=True, extra="allow")
 
+    clashes: list[Clash]
     capsize: CapsizeFigures
     unchecked: list[str]
     seen: SeenFigures | None

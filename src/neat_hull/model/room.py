@@ -22,17 +22,22 @@ class Envelope(Answer):
     side: list[tuple[float, float]]
 
 
-class Clash(Answer):
+class TooNear(Answer):
     """A thing too near to another, or in room that the angler needs.
 
-    gap_m is negative by how far they are into each other; `at` is where, `clear` how to mend it.
+    gap_m is negative by how far they are into each other; `at` is where.
     """
 
     thing_id: int
     with_thing: int | None
     envelope: str | None
-    what: str
     gap_m: float
     verdict: Verdict
     at: Point
+
+
+class Clash(TooNear):
+    """The same in words: what it is too near to, and how to get clear."""
+
+    what: str
     clear: Said

@@ -35,7 +35,7 @@ from neat_hull.model.setup import Setup
 from neat_hull.rig.fits import goes, misfit
 from neat_hull.rig.rigging import rig
 from neat_hull.subjects.reach.limits import zone_steps
-from neat_hull.subjects.room.figures import clashes_of
+from neat_hull.subjects.room.figures import too_near_of
 from neat_hull.whole.advice.moves import Move, tries_for
 from neat_hull.whole.advice.ranking import Options
 from neat_hull.whole.advice.tries import all_tried
@@ -76,7 +76,7 @@ def test_a_try_among_others_is_what_it_is_alone(tries: list[tuple[int, Place]]) 
         moved = {thing_id, *held}
         met = Counter(
             clash.envelope or next(i for i in (clash.thing_id, clash.with_thing) if i not in moved)
-            for clash in clashes_of(rigged, moved)
+            for clash in too_near_of(rigged, moved)
             if clash.thing_id in moved or clash.with_thing in moved
         )
         told = Counter(one.envelope or one.other for one in row.meets)

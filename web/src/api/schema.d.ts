@@ -3605,9 +3605,7 @@ export interface components {
         };
         /**
          * Clash
-         * @description A thing too near to another, or in room that the angler needs.
-         *
-         *     gap_m is negative by how far they are into each other; `at` is where, `clear` how to mend it.
+         * @description The same in words: what it is too near to, and how to get clear.
          */
         Clash: {
             /** At */
@@ -4857,6 +4855,8 @@ export interface components {
             seen: components["schemas"]["SeenFigures"] | null;
             sonar: components["schemas"]["Sonar"] | null;
             strip: components["schemas"]["Strip"] | null;
+            /** Too Near */
+            too_near: components["schemas"]["TooNear"][];
             /** Trouble */
             trouble: string | null;
             /** Unchecked */
@@ -8644,10 +8644,10 @@ export interface components {
             aboard: components["schemas"]["Aboard"][];
             afloat: components["schemas"]["Afloat"] | null;
             bands: components["schemas"]["Bands"] | null;
-            /** Clashes */
-            clashes: components["schemas"]["Clash"][];
             curve: components["schemas"]["Curve"] | null;
             strip: components["schemas"]["Strip"] | null;
+            /** Too Near */
+            too_near: components["schemas"]["TooNear"][];
             /** Trouble */
             trouble: string | null;
             weight: components["schemas"]["Weight"];
@@ -10545,6 +10545,33 @@ export interface components {
             count: number;
             /** Mass Kg */
             mass_kg: number;
+        };
+        /**
+         * TooNear
+         * @description A thing too near to another, or in room that the angler needs.
+         *
+         *     gap_m is negative by how far they are into each other; `at` is where.
+         */
+        TooNear: {
+            /** At */
+            at: [
+                number,
+                number,
+                number
+            ];
+            /** Envelope */
+            envelope: string | null;
+            /** Gap M */
+            gap_m: number;
+            /** Thing Id */
+            thing_id: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "watch" | "fix" | "stop";
+            /** With Thing */
+            with_thing: number | null;
         };
         /**
          * Tow

@@ -573,6 +573,7 @@ export const CHOICES = {
   },
   "Tick": {"list": ["off", "pack", "rig", "launch", "home", "surf"]},
   "TiltTest": {"water": ["fresh", "salt"]},
+  "TooNear": {"verdict": ["fine", "watch", "fix", "stop"]},
   "Transducer": {
     "mount": ["inside", "recess", "arm", "motor", "pole"],
     "through": ["water", "plastic", "foam or air"]

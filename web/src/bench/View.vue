@@ -314,11 +314,12 @@ async function strike(): Promise<void> {
   min-height: 0;
   background: var(--card);
 }
-/* Without a ground of its own what scrolls here is drawn with the page; else it is a layer, and all of
-   it is drawn again at every move of a thing. */
+/* A layer each, for at every move of a thing the figures change and the lists do not; not by a
+   transform, which would hold dialogs within. */
 aside {
   min-height: 0;
   padding: 10px 12px;
+  will-change: opacity;
 }
 .left {
   border-right: 1px solid var(--line);

@@ -2,10 +2,24 @@
 import { computed, type ComputedRef, type Ref } from 'vue'
 import type { Aboard } from '@/api/client'
 import { looksInside } from '@/drawing/insides'
-import { rowsById, stands } from '@/drawing/stands'
-import type { Drawn } from '@/drawing/types'
+import { rowsById, stands, type Stand } from '@/drawing/stands'
+import type { Drawn, Looks } from '@/drawing/types'
 import { sharing } from '@/kit/sharing'
 import type { useSetup } from '@/setup/useSetup'
+
+const standing = ({ x_m, y_m, base_z_m, turn_deg, tilt_deg }: Stand): Stand => ({
+  x_m,
+  y_m,
+  base_z_m,
+  turn_deg,
+  tilt_deg,
+})
+const looking = ({ zone, misfit, reel, reel_at_m }: Aboard): Looks => ({
+  zone,
+  misfit,
+  reel,
+  reel_at_m,
+})
 
 export function useDrawn(
   store: ReturnType<typeof useSetup>,
@@ -28,13 +42,20 @@ export function useDrawn(
     const where = stands(store.places, rowOf.value, store.triedPlaces, store.triedFrames)
     return [...where].flatMap(([id, stand]) => {
       const thing = store.things[String(id)]
-      const aboard = rowOf.value.get(id)
+      const row = rowOf.value.get(id)
       if (!thing) return []
-      const chosen = id === selected.value || marked.value.has(id)
-      const depth = aboard?.depth ?? 9
-      const moving = stand !== aboard // as it stands it is drawn where the core has it
-      const one = { id, thing, stand, aboard, selected: chosen, ghost: false, moving, depth }
-      return [sharing(known.get(id), { ...one, ...inside.value(id) })]
+      const now: Drawn = {
+        id,
+        thing,
+        stand: standing(stand),
+        aboard: row && looking(row),
+        selected: id === selected.value || marked.value.has(id),
+        ghost: false,
+        moving: stand !== row, // as it stands it is drawn where the core has it
+        depth: row?.depth ?? 9,
+        ...inside.value(id),
+      }
+      return [sharing(known.get(id), now)]
     })
   })
   const ghosts = computed<Drawn[]>(() =>

@@ -77,7 +77,7 @@ const live = computed(() => ({
 const clashing = computed(
   () =>
     new Set(
-      props.figures.clashes
+      props.figures.too_near
         .filter((clash) => clash.verdict !== 'watch')
         .flatMap((clash) => [clash.thing_id, clash.with_thing ?? clash.thing_id]),
     ),
@@ -286,7 +286,7 @@ defineExpose({ toBoat, follow, focusThing, svg, percent, closer, farther, full, 
         </text>
         <LiveMarks v-bind="live" view="plan">
           <text
-            v-if="figures.clashes.length"
+            v-if="figures.too_near.length"
             class="bearing"
             :x="sheet.width - 10"
             :y="sheet.planBottom - 6"

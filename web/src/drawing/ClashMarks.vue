@@ -1,34 +1,31 @@
 <script setup lang="ts">
 /** Where things are in each other's way, or in room that the angler needs: with the distance. */
 import { computed } from 'vue'
-import type { Clash } from '@/api/client'
+import type { TooNear } from '@/api/client'
 import { number, type Units } from '@/kit/units'
 import { clashKey } from './clashes'
 import { drawnAt, type Sheet } from './sheet'
 
 const props = defineProps<{
   sheet: Sheet
-  clashes: Clash[]
+  tooNear: TooNear[]
   chosen: ReadonlySet<number>
   units: Units
   view: 'plan' | 'side'
 }>()
 
+// Those of what is chosen lie over the others; in either lot they keep their order while one gets
+// deeper than another, or they would be put in anew at every move.
 const marks = computed(() =>
-  props.clashes.map((clash) => {
-    const [x, y] = drawnAt(props.sheet, props.view, clash.at)
-    return {
-      clash,
-      key: clashKey(clash),
-      x,
-      y,
-      mine:
-        props.chosen.has(clash.thing_id) ||
-        (clash.with_thing !== null &&
-          clash.with_thing !== undefined &&
-          props.chosen.has(clash.with_thing)),
-    }
-  }),
+  props.tooNear
+    .map((clash) => {
+      const [x, y] = drawnAt(props.sheet, props.view, clash.at)
+      const mine = [clash.thing_id, clash.with_thing].some(
+        (id) => id != null && props.chosen.has(id),
+      )
+      return { clash, key: clashKey(clash), x, y, mine }
+    })
+    .sort((a, b) => Number(a.mine) - Number(b.mine) || (a.key < b.key ? -1 : 1)),
 )
 </script>
 

@@ -50,7 +50,7 @@ const balance = computed(() => {
     </g>
     <ClashMarks
       :sheet="sheet"
-      :clashes="figures.clashes"
+      :too-near="figures.too_near"
       :chosen="chosen"
       :units="units"
       :view="view"

@@ -1,5 +1,5 @@
 /** What tells one clash from all others: it stays the same mark while things are moved about. */
-import type { Clash } from '@/api/client'
+import type { TooNear } from '@/api/client'
 
-export const clashKey = ({ thing_id, with_thing, envelope }: Clash): string =>
+export const clashKey = ({ thing_id, with_thing, envelope }: TooNear): string =>
   `${thing_id}:${with_thing ?? ''}:${envelope ?? ''}`

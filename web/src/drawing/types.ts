@@ -2,11 +2,14 @@
 import type { Aboard, Thing } from '@/api/client'
 import type { Stand } from './stands'
 
+/** What the core answered of it that is drawn; much else of its row changes as the boat leans. */
+export type Looks = Pick<Aboard, 'zone' | 'misfit' | 'reel' | 'reel_at_m'>
+
 export interface Drawn {
   id: number
   thing: Thing
   stand: Stand
-  aboard: Aboard | undefined
+  aboard: Looks | undefined
   selected: boolean
   /** where it stood before it was picked up */
   ghost: boolean

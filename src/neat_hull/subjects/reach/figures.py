@@ -21,7 +21,7 @@ from neat_hull.rig.reaching import reach_of
 from neat_hull.rig.rigging import Rigged
 from neat_hull.rig.settling import at_rest
 from neat_hull.subjects.fit.figures import misfits
-from neat_hull.subjects.room.figures import clashes, hatch_of
+from neat_hull.subjects.room.figures import hatch_of, too_near
 
 _FINE_RAD = np.radians(0.1)  # the curve is read in steps this fine
 _OPENS = {"lid": "open the lid of", "zip": "unzip", "roll top": "unroll", "open": ""}
@@ -110,7 +110,7 @@ def aboard(ev: Evaluated) -> list[Aboard]:
 def _over_lids(ev: Evaluated) -> dict[str, list[str]]:
     """What stands in the way of each hatch's lid, by name."""
     over: dict[str, list[str]] = {}
-    for clash in ev.once(clashes):
+    for clash in ev.once(too_near):
         hatch = hatch_of(clash)
         if hatch is not None:
             over.setdefault(hatch, []).append(ev.thing(clash.thing_id).name)

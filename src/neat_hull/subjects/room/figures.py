@@ -10,7 +10,7 @@ from functools import cached_property, lru_cache
 import numpy as np
 
 from neat_hull.model.place import OnThing
-from neat_hull.model.room import Clash
+from neat_hull.model.room import Clash, TooNear
 from neat_hull.model.said import Verdict
 from neat_hull.physics.arrays import Array, Flags
 from neat_hull.physics.gaps import closer
@@ -42,6 +42,8 @@ __all__ = [
     "meetings",
     "needed",
     "reel_m",
+    "too_near",
+    "too_near_of",
 ]
 
 TOUCH_M = 0.01  # things that are into each other by less are set against each other
@@ -49,32 +51,69 @@ _AIR_M = 0.001  # told as a move away from room that is needed, beyond its edge
 RODS_APART_M = 0.03  # rods nearer than this knock and tangle
 
 
+@dataclass(frozen=True, eq=False)
+class _Found:
+    """What is too near to what, and the row of its measuring that says how it gets clear."""
+
+    near: TooNear
+    what: str
+    met: "_Met"
+    row: int
+
+    def clash(self, rigged: Rigged) -> Clash:
+        """In words: the way out takes longer than to find it."""
+        clear = way_out(rigged, self.near.thing_id, self.met.clear_m[self.row])
+        return Clash(**dict(self.near), what=self.what, clear=clear)
+
+
 def clashes(ev: Evaluated) -> list[Clash]:
     """Every clash aboard, the deepest first; of one thing with one envelope only the deepest."""
+    found, before, kept = ev.once(_found), ev.before, {}
+    if before is not None:  # what was found before and is kept gets clear as it did
+        kept = dict(zip(before.once(_found), before.once(clashes), strict=True))
+    return [kept.get(one) or one.clash(ev.rigged) for one in found]
+
+
+def too_near(ev: Evaluated) -> list[TooNear]:
+    """The same without words: told while something is carried about."""
+    return [one.near for one in ev.once(_found)]
+
+
+def _found(ev: Evaluated) -> list[_Found]:
     before = ev.before
     # Of things that both stand as they did, nothing has changed, while the room needed is the same.
     if before is None or needed(before.rigged) is not needed(ev.rigged):
-        return clashes_of(ev.rigged, None, ev.once(taken))
+        return _found_of(ev.rigged, None, ev.once(taken))
     moved = ev.moved
     gone = moved | (before.setup.places.keys() - ev.setup.places.keys())
     lids_moved = {f"{LID}{i}" for i in gone}
     kept = [
         one
-        for one in before.once(clashes)
-        if one.thing_id not in gone
-        and one.with_thing not in gone
-        and one.envelope not in lids_moved
+        for one in before.once(_found)
+        if one.near.thing_id not in gone
+        and one.near.with_thing not in gone
+        and one.near.envelope not in lids_moved
     ]
     if not moved:
         return kept
-    return sorted([*kept, *clashes_of(ev.rigged, moved, ev.once(taken))], key=_order)
+    return sorted([*kept, *_found_of(ev.rigged, moved, ev.once(taken))], key=_order)
 
 
-def clashes_of(
+def clashes_of(rigged: Rigged) -> list[Clash]:
+    """Every clash of a setup made ready."""
+    return [one.clash(rigged) for one in _found_of(rigged)]
+
+
+def too_near_of(rigged: Rigged, only: Collection[int] | None = None) -> list[TooNear]:
+    """The same without words; with `only`, those that one of these things, or its lid,
+    has a part in."""
+    return [one.near for one in _found_of(rigged, only)]
+
+
+def _found_of(
     rigged: Rigged, only: Collection[int] | None = None, room: Taken | None = None
-) -> list[Clash]:
-    """Every clash of a setup made ready; with `only`, those that one of these things, or its lid,
-    has a part in. `room` is what things take up, where that is known."""
+) -> list[_Found]:
+    """`room` is what things take up, where that is known."""
     if not rigged.stowed:
         return []
     room = room or taken_by(rigged, range(len(rigged.stowed)))
@@ -85,21 +124,22 @@ def clashes_of(
     for row, j in enumerate(met.second.tolist()):
         if j < len(wanted):
             one = wanted[j]
-            found.append(_clash(rigged, met, row, one.title, one.severe, envelope=one.key))
+            found.append(_one(rigged, met, row, one.title, one.severe, envelope=one.key))
         else:
             other = rigged.stowed[j - len(wanted)].thing_id
             name, verdict = rigged.setup.things[other].name, _pair_verdict(met.margin_m[row])
-            found.append(_clash(rigged, met, row, name, verdict, other=other))
+            found.append(_one(rigged, met, row, name, verdict, other=other))
     return sorted(found, key=_order)
 
 
-def hatch_of(clash: Clash) -> str | None:
+def hatch_of(clash: TooNear) -> str | None:
     """The hatch whose lid something stands in the way of; None for all else."""
     key = clash.envelope or ""
     return key.removeprefix(HATCH) if key.startswith(HATCH) else None
 
 
-def _order(one: Clash) -> tuple[bool, float, int, int, str]:
+def _order(found: _Found) -> tuple[bool, float, int, int, str]:
+    one = found.near
     return (one.verdict != "fix", one.gap_m, one.thing_id, one.with_thing or 0, one.envelope or "")
 
 
@@ -300,7 +340,7 @@ def _meeting(every: _Everything, *groups: _Near) -> _Met:
     )
 
 
-def _clash(
+def _one(
     rigged: Rigged,
     met: _Met,
     row: int,
@@ -308,15 +348,14 @@ def _clash(
     verdict: Verdict,
     envelope: str | None = None,
     other: int | None = None,
-) -> Clash:
+) -> _Found:
     x, y, z = met.at_m[row].tolist()
-    return Clash(
+    near = TooNear(
         thing_id=rigged.stowed[int(met.first[row])].thing_id,
         with_thing=other,
         envelope=envelope,
-        what=what,
         gap_m=float(met.gap_m[row]),
         verdict=verdict,
         at=(x, y, z),
-        clear=way_out(rigged, rigged.stowed[int(met.first[row])].thing_id, met.clear_m[row]),
     )
+    return _Found(near, what, met, row)

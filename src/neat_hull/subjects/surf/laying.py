@@ -3,7 +3,7 @@
 from neat_hull.model.place import Place
 from neat_hull.model.setup import Setup
 from neat_hull.rig.evaluated import Evaluated
-from neat_hull.subjects.room.figures import clashes
+from neat_hull.subjects.room.figures import too_near
 from neat_hull.subjects.surf.arrangement import in_surf, offers
 from neat_hull.subjects.surf.figures import rows
 
@@ -36,7 +36,7 @@ def laid_down(fishing: Evaluated) -> dict[int, Place]:
 
 def _met(ev: Evaluated) -> int:
     """How many things meet each other, the seat or you. Room to stroke or cast is nothing here."""
-    return sum(one.envelope is None and one.gap_m < 0 for one in ev.once(clashes))
+    return sum(one.envelope is None and one.gap_m < 0 for one in ev.once(too_near))
 
 
 def _again(fishing: Evaluated, setup: Setup) -> Evaluated:

@@ -24,7 +24,7 @@ from neat_hull.rig.placing import Placing
 from neat_hull.rig.rigging import rig
 from neat_hull.rig.settling import at_rest
 from neat_hull.rig.subject import Tries
-from neat_hull.subjects.room.figures import clashes_of
+from neat_hull.subjects.room.figures import too_near_of
 from neat_hull.whole.advice.moves import Move, moves_of, seats, with_holders
 from neat_hull.whole.advice.tries import Meets, Tried, all_tried
 
@@ -198,7 +198,7 @@ def _others(now: Evaluated, moves: list[Move], costs: _Costs) -> list[Ranked]:
             continue
         moved = [i for i, place in row.move.places if place is not None]
         with_held = {one for i in moved for one in (i, *all_contents(tried.setup, i))}
-        met = clashes_of(tried, with_held if row.move.seat is None else None)
+        met = too_near_of(tried, with_held if row.move.seat is None else None)
         bad = sum(WEIGHT[one.verdict] for one in met)
         bad += sum(WEIGHT["fix"] for i in moved if misfit(tried.placing, i) is not None)
         found.append(Ranked(row.move, row.cost + bad))
