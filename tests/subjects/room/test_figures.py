@@ -5,6 +5,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 from shapely import Polygon
+from tests import judged
 from tests.examples import examples
 from tests.places import (
     CRATE,
@@ -24,9 +25,10 @@ from neat_hull.model.room import Clash
 from neat_hull.model.setup import Setup
 from neat_hull.rig.rigging import rig
 from neat_hull.subjects.room.envelopes import corners_m, needed
-from neat_hull.subjects.room.figures import clashes_of
+from neat_hull.subjects.room.figures import clashes, clashes_of, too_near
 from neat_hull.subjects.room.lids import lids
 from neat_hull.whole.drawing import drawing
+from neat_hull.whole.evaluate import evaluated
 
 
 def found(of: Setup, envelope: str | None = None) -> list[Clash]:
@@ -47,6 +49,17 @@ def test_two_boxes_into_each_other_say_how_far_and_how_to_clear_it() -> None:
     assert one.gap_m == pytest.approx(-0.02)
     assert one.clear.text == "Move Crate {} toward the stern"
     assert one.clear.amounts[0].value == pytest.approx(0.02)
+
+
+def test_where_things_are_too_near_is_what_their_clashes_tell() -> None:
+    """At first, and where one was moved: what did not stand by is taken from before."""
+    full = judged.FULL
+    ev = evaluated(full)
+    assert len(ev.once(clashes)) > 1
+    moved = full.model_copy(update={"places": {**full.places, judged.CRATE: at(1.5, 0.1)}})
+    for one in (ev, evaluated(moved, before=ev)):
+        told = [clash.model_dump(exclude={"what", "clear"}) for clash in one.once(clashes)]
+        assert [near.model_dump() for near in one.once(too_near)] == told
 
 
 def test_boxes_that_touch_or_barely_press_are_let_be() -> None:
