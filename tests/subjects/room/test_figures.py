@@ -25,7 +25,7 @@ from neat_hull.model.room import Clash
 from neat_hull.model.setup import Setup
 from neat_hull.rig.rigging import rig
 from neat_hull.subjects.room.envelopes import corners_m, needed
-from neat_hull.subjects.room.figures import clashes, clashes_of, too_near
+from neat_hull.subjects.room.figures import clashes, too_near
 from neat_hull.subjects.room.lids import lids
 from neat_hull.whole.drawing import drawing
 from neat_hull.whole.evaluate import evaluated
@@ -33,7 +33,7 @@ from neat_hull.whole.evaluate import evaluated
 
 def found(of: Setup, envelope: str | None = None) -> list[Clash]:
     """All clashes, or those with one envelope."""
-    every = clashes_of(rig(of))
+    every = evaluated(of).once(clashes)
     return every if envelope is None else [one for one in every if one.envelope == envelope]
 
 

@@ -36,7 +36,6 @@ __all__ = [
     "Meetings",
     "Needed",
     "clashes",
-    "clashes_of",
     "hatch_of",
     "is_lid",
     "meetings",
@@ -99,14 +98,9 @@ def _found(ev: Evaluated) -> list[_Found]:
     return sorted([*kept, *_found_of(ev.rigged, moved, ev.once(taken))], key=_order)
 
 
-def clashes_of(rigged: Rigged) -> list[Clash]:
-    """Every clash of a setup made ready."""
-    return [one.clash(rigged) for one in _found_of(rigged)]
-
-
 def too_near_of(rigged: Rigged, only: Collection[int] | None = None) -> list[TooNear]:
-    """The same without words; with `only`, those that one of these things, or its lid,
-    has a part in."""
+    """The same of a setup made ready; with `only`, of what one of these things, or its lid, has a
+    part in."""
     return [one.near for one in _found_of(rigged, only)]
 
 
