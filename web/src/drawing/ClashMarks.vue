@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { TooNear } from '@/api/client'
 import { number, type Units } from '@/kit/units'
-import { clashKey } from './clashes'
+import { clashMarks } from './clashes'
 import { drawnAt, type Sheet } from './sheet'
 
 const props = defineProps<{
@@ -14,18 +14,11 @@ const props = defineProps<{
   view: 'plan' | 'side'
 }>()
 
-// Those of what is chosen lie over the others; in either lot they keep their order while one gets
-// deeper than another, or they would be put in anew at every move.
 const marks = computed(() =>
-  props.tooNear
-    .map((clash) => {
-      const [x, y] = drawnAt(props.sheet, props.view, clash.at)
-      const mine = [clash.thing_id, clash.with_thing].some(
-        (id) => id != null && props.chosen.has(id),
-      )
-      return { clash, key: clashKey(clash), x, y, mine }
-    })
-    .sort((a, b) => Number(a.mine) - Number(b.mine) || (a.key < b.key ? -1 : 1)),
+  clashMarks(props.tooNear, props.chosen).map((mark) => {
+    const [x, y] = drawnAt(props.sheet, props.view, mark.clash.at)
+    return { ...mark, x, y }
+  }),
 )
 </script>
 

@@ -25,7 +25,6 @@ const shown = computed(() =>
 )
 const { text, inUse, unread, taken, leave } = useField({
   given: () => shown.value,
-  stays: () => false,
   take,
 })
 

@@ -5,12 +5,12 @@ interface Field {
   /** what stands there where nobody types */
   given: () => string
   /** whether what was typed stays all the same: it is not yet known what became of it, say */
-  stays: () => boolean
+  stays?: () => boolean
   /** Take what was typed, never what stood there; why it cannot be read, '' where it can. */
   take: (text: string) => string
 }
 
-export function useField({ given, stays, take }: Field) {
+export function useField({ given, stays = () => false, take }: Field) {
   const text = ref<string | number>(given()) // of a field of numbers it is one
   const inUse = ref(false)
   const unread = ref('') // why, as long as it stays to be mended
